@@ -1,0 +1,29 @@
+export {
+  BASE_PLACES,
+  KEY_POSITIONS,
+  PARKED,
+  PLACE_WORDS,
+  STITCH_PLACES,
+  describeState,
+  nextState,
+  placeOf,
+  stateAt,
+  stateId,
+} from './vehicleState';
+export type { KeyPosition, StateChange, StitchPlace, VehicleState } from './vehicleState';
+export {
+  CIRCUIT_FUNCTIONS,
+  FUNCTION_NAMES,
+  STANDING_FUNCTIONS,
+  SWITCHED_FUNCTIONS,
+} from './circuitFunction';
+export type { CircuitFunction, FunctionName } from './circuitFunction';
+export { checkDigit, decodeVin, weightedSum } from './vin';
+export type { DecodedVin, VinResult } from './vin';
+export { FUSE_FAMILIES, FUSE_FAMILY_FACTS } from './fuseFamily';
+export type { FuseFamily, FuseFamilyFacts } from './fuseFamily';
+export type { Panel, Slot, SlotContact } from './panel';
+export { applies } from './applicability';
+export type { Applicability, ApplicabilityVerdict, VehicleFacts } from './applicability';
+export { WIRE_COLOURS, describeWireColour, parseWireColour } from './wireColour';
+export type { WireColour, WireColourCode } from './wireColour';

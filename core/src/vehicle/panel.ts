@@ -1,0 +1,42 @@
+import type { FuseFamily } from './fuseFamily';
+
+/** One of the two contacts of an empty slot, named against a landmark of the vehicle. */
+export interface SlotContact {
+  readonly id: 'a' | 'b';
+  /** Where it lies, as seen in the car, e.g. "door side"; never left or right of a tap. */
+  readonly landmark: string;
+}
+
+/** A fuse position as it can be seen, without opening anything: legend, rating, family and where it sits. */
+export interface Slot {
+  /** Unique within the vehicle, e.g. `dash/F12`. */
+  readonly id: string;
+  /** What the panel prints beside it, e.g. `F12`. */
+  readonly position: string;
+  /** Printed legend, as printed; undefined where there is none or it cannot be read. */
+  readonly legend: string | undefined;
+  /** Rating of the fuse found, A; undefined for an empty position. */
+  readonly ratingA: number | undefined;
+  readonly family: FuseFamily;
+  /** Grid column and row in the panel, 0-based from its upper left corner. */
+  readonly column: number;
+  readonly row: number;
+  /** `tall` slots stand, `wide` slots lie. */
+  readonly lie: 'tall' | 'wide';
+  readonly contacts: readonly [SlotContact, SlotContact];
+  /** Room for a tap above the slot with the cover shut. */
+  readonly clearance: 'clear' | 'tight' | 'none';
+}
+
+/** One fuse box of a vehicle. */
+export interface Panel {
+  readonly id: string;
+  readonly name: string;
+  /** Where it is, in words that need no picture. */
+  readonly location: string;
+  /** How to get at it, in order. */
+  readonly access: readonly string[];
+  readonly columns: number;
+  readonly rows: number;
+  readonly slots: readonly Slot[];
+}
