@@ -27,9 +27,7 @@ export function applies(range: Applicability, car: VehicleFacts): ApplicabilityV
   const reasons: string[] = [];
   const yearsOff = Math.max(range.yearFrom - car.year, car.year - range.yearTo, 0);
   if (yearsOff > 0)
-    reasons.push(
-      `model year ${car.year} is ${yearsOff} outside ${range.yearFrom}–${range.yearTo}`,
-    );
+    reasons.push(`model year ${car.year} is ${yearsOff} outside ${range.yearFrom}–${range.yearTo}`);
   if (!isListed(range.trims, car.trim))
     reasons.push(`trim ${car.trim} is not among ${range.trims.join(', ')}`);
   if (!isListed(range.markets, car.market))

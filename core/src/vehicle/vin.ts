@@ -21,7 +21,7 @@ export type VinResult =
 
 const VIN_LENGTH = 17;
 /** Weights by position, 49 CFR 565.15 and ISO 3779. */
-const WEIGHTS = [8, 7, 6, 5, 4, 3, 2, 10, 0, 9, 8, 7, 6, 5, 4, 3, 2] as const;
+const WEIGHTS: readonly number[] = [8, 7, 6, 5, 4, 3, 2, 10, 0, 9, 8, 7, 6, 5, 4, 3, 2];
 const CHECK_MODULUS = 11;
 const CHECK_POSITION = 8;
 const YEAR_POSITION = 9;

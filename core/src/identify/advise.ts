@@ -1,0 +1,59 @@
+import type { StitchPlace, VehicleState } from '../vehicle';
+import { assignFilled, fieldOf } from './field';
+import type { Need } from './needs';
+import type { NextAction } from './nextTest';
+import { nextTest } from './nextTest';
+import type { Reading } from './reading';
+import { assertReadingValue } from './reading';
+import type { Source } from './source';
+import type { Verdict } from './verdict';
+import { judge } from './verdict';
+
+/** A probing session as plain data. */
+export interface FindSession {
+  readonly sources: readonly Source[];
+  readonly readings: readonly Reading[];
+  readonly state: VehicleState;
+  readonly needs: readonly Need[];
+  /** Places the installer can't or won't bring the car to now; none by default. */
+  readonly cannot?: readonly StitchPlace[];
+}
+
+/** What the identification says about a session. */
+export interface FindAdvice {
+  /** One verdict per source, in the order of the sources. */
+  readonly verdicts: readonly Verdict[];
+  readonly next: NextAction;
+  /** Needs that have a source, by need id. */
+  readonly filled: Readonly<Record<string, string>>;
+}
+
+/**
+ * Everything the identification has to say: a verdict per source, which needs are filled, and what to test next.
+ *
+ * @throws RangeError for a reading at an unknown source, or one that cannot occur on a 12 V vehicle; TypeError for
+ * volts that are no number.
+ *
+ * @example
+ * const source = { id: 'F1', name: 'F1', legend: 'BAT', fitted: true, tappable: true, logged: undefined };
+ * advise({ sources: [source], readings: [], state: PARKED, needs: [{ id: 'b', role: 'constant' }] }).next.kind // 'visit'
+ */
+export function advise(session: FindSession): FindAdvice {
+  const ids = new Set(session.sources.map((source) => source.id));
+  const bySource = new Map<string, Reading[]>();
+  for (const reading of session.readings) {
+    if (!ids.has(reading.sourceId))
+      throw new RangeError(`Reading ${reading.id} is at ${reading.sourceId}, which is no source`);
+    assertReadingValue(reading.value);
+    const own = bySource.get(reading.sourceId);
+    if (own === undefined) bySource.set(reading.sourceId, [reading]);
+    else own.push(reading);
+  }
+  const verdicts = session.sources.map((source) => judge(source, bySource.get(source.id) ?? []));
+  const field = fieldOf(session.sources, verdicts, session.needs);
+  return {
+    verdicts,
+    next: nextTest({ ...field, state: session.state, cannot: session.cannot ?? [] }),
+    filled: Object.fromEntries(assignFilled(field)),
+  };
+}

@@ -1,0 +1,36 @@
+import type { StitchPlace } from '../vehicle';
+import { describeState, placeOf } from '../vehicle';
+import { gatherEvidence } from './posterior';
+import type { Reading } from './reading';
+import { senseOf } from './reading';
+
+/** Readings of one source in one state that cannot all be right. */
+export interface Contradiction {
+  readonly place: StitchPlace;
+  readonly readingIds: readonly string[];
+  /** What disagrees, and the likeliest reasons, cheapest to check first. */
+  readonly explanation: string;
+}
+
+/** Which readings of one source disagree within one state; disagreeing is named, not averaged away. */
+export function findContradictions(own: readonly Reading[]): Contradiction[] {
+  return gatherEvidence(own).flatMap((group) => {
+    const senses = new Set(group.readings.map(senseOf));
+    if (!senses.has('live') || !senses.has('dead')) return [];
+    return [
+      {
+        place: placeOf(group.state),
+        readingIds: group.readings.map((reading) => reading.id),
+        explanation: `Live and dead in one state (${describeState(group.state)}). ${reasonFor(group.readings)}`,
+      },
+    ];
+  });
+}
+
+function reasonFor(readings: readonly Reading[]): string {
+  const meterLive = readings.some((one) => one.value.kind === 'volts' && senseOf(one) === 'live');
+  const lampDark = readings.some((one) => one.value.kind === 'glow' && senseOf(one) === 'dead');
+  if (meterLive && lampDark)
+    return 'The meter sees volts that do not light a lamp: a bad contact or a ghost voltage. Trust the lamp, and check its clip first.';
+  return 'Check the ground clip, then whether the fuse was out or a module went to sleep; withdraw the wrong one.';
+}

@@ -1,0 +1,131 @@
+import type { CircuitFunction } from '../vehicle';
+import { CIRCUIT_FUNCTIONS } from '../vehicle';
+import type { FunctionWeights, LexiconEntry, SafetyClass } from './lexicon';
+import { LEXICON } from './lexicon';
+
+/** Probability of every function; sums to 1. */
+export type FunctionPrior = Readonly<Record<CircuitFunction, number>>;
+
+/** What a printed legend says before anything was measured. */
+export interface LabelReading {
+  /** Entries recognised, most dangerous first. */
+  readonly entries: readonly LexiconEntry[];
+  readonly safety: SafetyClass;
+  /** What it probably is, or why it cannot be told. */
+  readonly meaning: string;
+  /** Why it is blocked or needs care; undefined when free. */
+  readonly reason: string | undefined;
+  readonly prior: FunctionPrior;
+}
+
+/** What panels hold when the label says nothing: common practice, most circuits are ignition or constant. */
+const UNLABELLED: FunctionPrior = normalise({
+  constant: 3,
+  timedConstant: 1,
+  accessory: 1.6,
+  retainedAccessory: 0.7,
+  ignitionRun: 2,
+  ignitionRunCrank: 2,
+  starter: 0.3,
+  lamps: 1,
+  spare: 1,
+  none: 0.5,
+});
+/** How much of the prior a recognised label sets; legends are wrong or from another revision now and then. */
+const LABEL_TRUST = 0.8;
+
+const SEVERITY: Record<SafetyClass, number> = { block: 3, caution: 2, unknown: 1, free: 0 };
+
+interface Term {
+  readonly words: readonly string[];
+  readonly entry: LexiconEntry;
+}
+
+/** Terms by their first word, longest first, so that a legend looks up only what can match. */
+const TERMS_BY_WORD: ReadonlyMap<string, readonly Term[]> = indexTerms();
+
+function indexTerms(): Map<string, Term[]> {
+  const index = new Map<string, Term[]>();
+  for (const entry of LEXICON)
+    for (const text of entry.terms) {
+      const words = wordsOf(text);
+      const first = words[0] ?? '';
+      index.set(first, [...(index.get(first) ?? []), { words, entry }]);
+    }
+  for (const terms of index.values())
+    terms.sort((left, right) => right.words.length - left.words.length);
+  return index;
+}
+
+/**
+ * What a legend suggests: a prior over functions and a safety class. A legend is a prior, never a finding; a label
+ * that is not understood is `unknown`, not harmless.
+ *
+ * @example readLabel('P/OUTLET').safety // 'free'
+ * @example readLabel('A/BAG').safety // 'block'
+ */
+export function readLabel(legend: string | undefined): LabelReading {
+  const words = wordsOf(legend);
+  if (words.length === 0)
+    return unknown('No legend that can be read: ask for the handbook’s entry before using it.');
+  const entries = matchEntries(words).sort(
+    (left, right) => SEVERITY[right.safety] - SEVERITY[left.safety],
+  );
+  const worst = entries[0];
+  if (worst === undefined)
+    return unknown(`“${legend ?? ''}” is not in the lexicon: unknown, not harmless.`);
+  return {
+    entries,
+    safety: worst.safety,
+    meaning: entries.map((entry) => entry.meaning).join('; '),
+    reason: worst.reason,
+    prior: blend(entries.map((entry) => entry.weights)),
+  };
+}
+
+function unknown(reason: string): LabelReading {
+  return { entries: [], safety: 'unknown', meaning: 'not known', reason, prior: UNLABELLED };
+}
+
+/** Upper-case words without accents or punctuation, letters and digits apart: `Kl30-b` is `KL`, `30`, `B`. */
+function wordsOf(legend: string | undefined): string[] {
+  const plain = (legend ?? '').normalize('NFD').replace(/[\u0300-\u036f]/g, '');
+  return plain.toUpperCase().match(/[A-Z]+|[0-9]+/g) ?? [];
+}
+
+/** Each word of the legend is spent once, on the longest term that starts there. */
+function matchEntries(words: readonly string[]): LexiconEntry[] {
+  const found: LexiconEntry[] = [];
+  for (let at = 0; at < words.length;) {
+    const term = longestAt(words, at);
+    if (term !== undefined && !found.includes(term.entry)) found.push(term.entry);
+    at += term?.words.length ?? 1;
+  }
+  return found;
+}
+
+function longestAt(words: readonly string[], at: number): Term | undefined {
+  return TERMS_BY_WORD.get(words[at] ?? '')?.find((term) =>
+    term.words.every((part, offset) => words[at + offset] === part),
+  );
+}
+
+function blend(weights: readonly FunctionWeights[]): FunctionPrior {
+  const sum: FunctionWeights = {};
+  for (const set of weights)
+    for (const name of CIRCUIT_FUNCTIONS) sum[name] = (sum[name] ?? 0) + (set[name] ?? 0);
+  const label = normalise(sum);
+  return mapFunctions((name) => LABEL_TRUST * label[name] + (1 - LABEL_TRUST) * UNLABELLED[name]);
+}
+
+function normalise(weights: FunctionWeights): FunctionPrior {
+  const total = CIRCUIT_FUNCTIONS.reduce((sum, name) => sum + (weights[name] ?? 0), 0);
+  return mapFunctions((name) => (weights[name] ?? 0) / total);
+}
+
+function mapFunctions(of: (name: CircuitFunction) => number): FunctionPrior {
+  return Object.fromEntries(CIRCUIT_FUNCTIONS.map((name) => [name, of(name)])) as Record<
+    CircuitFunction,
+    number
+  >;
+}

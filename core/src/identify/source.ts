@@ -1,0 +1,24 @@
+import type { CircuitFunction, StitchPlace } from '../vehicle';
+
+/** What the model's log already claims about a source, weighed for this vehicle. */
+export interface LoggedClaim {
+  readonly tapPointId: string;
+  readonly function: CircuitFunction;
+  /** How probable the claim is for this vehicle, 0 to 1. */
+  readonly probability: number;
+  /** Places the log's reading matrix has seen. */
+  readonly seen: readonly StitchPlace[];
+}
+
+/** A fuse slot as the identification sees it: nothing of the truth, only what is printed and logged. */
+export interface Source {
+  readonly id: string;
+  /** Name used in instructions, e.g. "F12". */
+  readonly name: string;
+  readonly legend: string | undefined;
+  /** Fuse fitted; an empty position can be probed at its contacts only. */
+  readonly fitted: boolean;
+  /** Whether any tap fits; a source that can't be tapped is not worth a test. */
+  readonly tappable: boolean;
+  readonly logged: LoggedClaim | undefined;
+}

@@ -1,0 +1,192 @@
+import type { CircuitFunction, StitchPlace } from '../vehicle';
+import {
+  CIRCUIT_FUNCTIONS,
+  FUNCTION_NAMES,
+  PLACE_WORDS,
+  STANDING_FUNCTIONS,
+  SWITCHED_FUNCTIONS,
+  placeOf,
+} from '../vehicle';
+import type { Contradiction } from './contradictions';
+import { findContradictions } from './contradictions';
+import type { LookAlike } from './lookAlikes';
+import { LOOK_ALIKES } from './lookAlikes';
+import type { Posterior } from './posterior';
+import { posterior } from './posterior';
+import type { Reading } from './reading';
+import { senseOf } from './reading';
+import { HYPOTHESES } from './signatures';
+import type { Source } from './source';
+import { sourcePrior } from './sourcePrior';
+import type { Stitch } from './stitch';
+import { stitchOf } from './stitch';
+
+/** How far a verdict goes. Only `resolved` names a function. */
+export type VerdictStatus = 'unread' | 'open' | 'unresolved' | 'resolved' | 'contradicted';
+
+/** What a source is, how sure, from which readings, and what is still open. */
+export interface Verdict {
+  readonly sourceId: string;
+  readonly status: VerdictStatus;
+  /** The function, once nothing that looks like it is left open. */
+  readonly function: CircuitFunction | undefined;
+  /** The likeliest function so far, named or not. */
+  readonly leading: CircuitFunction;
+  /** Probability of `leading`. */
+  readonly certainty: number;
+  /** One line in plain words. */
+  readonly headline: string;
+  /** Functions with more than a trace of probability, likeliest first. */
+  readonly ranked: readonly { readonly function: CircuitFunction; readonly probability: number }[];
+  /** Places still to be seen before `leading` may be named. */
+  readonly missing: readonly LookAlike[];
+  /** Readings that `leading` expects, and those it does not, by id. */
+  readonly support: readonly string[];
+  readonly against: readonly string[];
+  readonly contradictions: readonly Contradiction[];
+  readonly stitch: Stitch;
+  readonly posterior: Posterior;
+}
+
+/** A function is named only from here up. */
+const NAMED = 0.95;
+/** A group of look-alikes is named only from here up. */
+const GROUP_NAMED = 0.9;
+/** Functions below this are not worth showing. */
+const TRACE = 0.005;
+
+/**
+ * What the readings of a source say it is. Never names a constant whose sleep, or an accessory whose crank or door,
+ * nobody has seen: then it says what is unresolved.
+ */
+export function judge(source: Source, readings: readonly Reading[]): Verdict {
+  const own = readings.filter((reading) => reading.sourceId === source.id);
+  const given = posterior(sourcePrior(source), own);
+  const ranked = rankFunctions(given);
+  const leading = ranked[0]?.function ?? 'none';
+  const certainty = given.functions[leading];
+  const missing = missingFor(source, leading, own);
+  const contradictions = findContradictions(own);
+  const status = statusOf({ own, given, certainty, leading, missing, contradictions });
+  return {
+    sourceId: source.id,
+    status,
+    function: status === 'resolved' ? leading : undefined,
+    leading,
+    certainty,
+    headline: headlineOf(status, leading, missing),
+    ranked,
+    missing,
+    ...splitReadings(leading, given, own),
+    contradictions,
+    stitch: stitchOf(own),
+    posterior: given,
+  };
+}
+
+function rankFunctions(given: Posterior): Verdict['ranked'] {
+  return CIRCUIT_FUNCTIONS.map((name) => ({
+    function: name,
+    probability: given.functions[name],
+  }))
+    .filter((one) => one.probability >= TRACE)
+    .sort((left, right) => right.probability - left.probability);
+}
+
+/** Places seen here or, for the function that the log claims and a live reading here confirms, in the log. */
+function missingFor(
+  source: Source,
+  leading: CircuitFunction,
+  own: readonly Reading[],
+): readonly LookAlike[] {
+  const seen = new Set<StitchPlace>(
+    own.filter((one) => one.contact === undefined).map((one) => placeOf(one.state)),
+  );
+  if (source.logged?.function === leading && isConfirmed(own))
+    for (const place of source.logged.seen) seen.add(place);
+  return LOOK_ALIKES[leading].filter((one) => !seen.has(one.place));
+}
+
+/** Whether the installer has seen the source live with their own instrument; a dead reading confirms little. */
+export function isConfirmed(own: readonly Reading[]): boolean {
+  return own.some((one) => one.contact === undefined && senseOf(one) === 'live');
+}
+
+function statusOf(known: {
+  own: readonly Reading[];
+  given: Posterior;
+  certainty: number;
+  leading: CircuitFunction;
+  missing: readonly LookAlike[];
+  contradictions: readonly Contradiction[];
+}): VerdictStatus {
+  if (known.given.evidence.length === 0) return 'unread';
+  if (known.contradictions.length > 0) return 'contradicted';
+  const named = known.leading !== 'none' && known.certainty >= NAMED;
+  if (named && known.missing.length === 0) return 'resolved';
+  if (named || groupMass(known.leading, known.given) >= GROUP_NAMED) return 'unresolved';
+  return 'open';
+}
+
+function groupOf(leading: CircuitFunction): readonly CircuitFunction[] {
+  if (SWITCHED_FUNCTIONS.includes(leading)) return SWITCHED_FUNCTIONS;
+  return STANDING_FUNCTIONS.includes(leading) ? STANDING_FUNCTIONS : [leading];
+}
+
+function groupMass(leading: CircuitFunction, given: Posterior): number {
+  return groupOf(leading).reduce((sum, name) => sum + given.functions[name], 0);
+}
+
+function headlineOf(
+  status: VerdictStatus,
+  leading: CircuitFunction,
+  missing: readonly LookAlike[],
+): string {
+  const untested = missing.map((one) => PLACE_WORDS[one.place]).join(', ');
+  switch (status) {
+    case 'unread':
+      return 'Not read yet';
+    case 'contradicted':
+      return 'Readings disagree: read it again or withdraw one';
+    case 'resolved':
+      return FUNCTION_NAMES[leading].plain;
+    case 'unresolved':
+      return `${groupWords(leading)}: ${untested === '' ? 'one more reading' : `${untested} untested`}`;
+    case 'open':
+      return 'Still open';
+  }
+}
+
+function groupWords(leading: CircuitFunction): string {
+  if (SWITCHED_FUNCTIONS.includes(leading)) return 'Switched, accessory or ignition unresolved';
+  if (STANDING_FUNCTIONS.includes(leading)) return 'Live with the key off, constant unresolved';
+  return FUNCTION_NAMES[leading].plain;
+}
+
+function splitReadings(
+  leading: CircuitFunction,
+  given: Posterior,
+  own: readonly Reading[],
+): Pick<Verdict, 'support' | 'against'> {
+  const best = likeliestVariant(leading, given);
+  const support: string[] = [];
+  const against: string[] = [];
+  for (const reading of own) {
+    if (reading.contact !== undefined || best === undefined) continue;
+    const expected = best.live(reading.state) ? 'live' : 'dead';
+    (senseOf(reading) === expected ? support : against).push(reading.id);
+  }
+  return { support, against };
+}
+
+function likeliestVariant(
+  leading: CircuitFunction,
+  given: Posterior,
+): (typeof HYPOTHESES)[number] | undefined {
+  let best = -1;
+  HYPOTHESES.forEach((hypothesis, index) => {
+    if (hypothesis.function !== leading) return;
+    if (best < 0 || (given.hypotheses[index] ?? 0) > (given.hypotheses[best] ?? 0)) best = index;
+  });
+  return HYPOTHESES[best];
+}

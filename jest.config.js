@@ -1,0 +1,27 @@
+/** Core and contract run as plain logic, the app with Expo's preset, the server in plain Node. */
+const serverTransform = { '^.+\\.tsx?$': '<rootDir>/../scripts/lib/jestEsbuild.cjs' };
+module.exports = {
+  projects: [
+    { displayName: 'core', rootDir: 'core', preset: 'jest-expo/node' },
+    { displayName: 'contract', rootDir: 'contract', preset: 'jest-expo/node' },
+    {
+      displayName: 'app',
+      rootDir: 'app',
+      preset: 'jest-expo',
+      setupFiles: ['<rootDir>/src/testing/setup.ts'],
+      moduleNameMapper: {
+        '^react-native-vector-icons.*|^@expo/vector-icons.*': '<rootDir>/src/testing/IconStub.tsx',
+      },
+      transformIgnorePatterns: [
+        'node_modules/(?!(.pnpm|((jest-)?react-native|@react-native(-community)?)|expo(nent)?|@expo(nent)?/.*|@expo-google-fonts/.*|react-navigation|@react-navigation/.*|react-native-svg|react-redux|@reduxjs|immer|idb-keyval|comlink|uuid|@lucky-thread))',
+      ],
+    },
+    {
+      displayName: 'server',
+      rootDir: 'server',
+      testEnvironment: 'node',
+      transform: serverTransform,
+      transformIgnorePatterns: ['node_modules/(?!(uuid|@lucky-thread)/)'],
+    },
+  ],
+};
