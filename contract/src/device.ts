@@ -1,0 +1,99 @@
+import { NEED_ROLES } from '@lucky-thread/core/identify';
+import type { Need, NeedRole } from '@lucky-thread/core/identify';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  ArrayUnique,
+  IsBoolean,
+  IsIn,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+
+/** Roles that a device's lead can have; ground needs no slot. */
+export const FEED_ROLES = [...NEED_ROLES, 'ground'] as const;
+/** One role. */
+export type FeedRole = NeedRole | 'ground';
+
+/** One supply or signal that a device needs. */
+export class FeedInput {
+  /** Unique within the device. */
+  @IsString()
+  @Length(1, 40)
+  id!: string;
+
+  /** What the installer calls it. */
+  @IsString()
+  @Length(1, 60, { message: 'name the feed, up to 60 characters' })
+  name!: string;
+
+  /** What it needs. */
+  @IsIn(FEED_ROLES)
+  role!: FeedRole;
+
+  /** Continuous current at 12 V, A. */
+  @IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'amperes must be a number' })
+  @Min(0.01, { message: 'amperes must be at least 0.01 A' })
+  @Max(80, { message: 'amperes must be at most 80 A' })
+  currentA!: number;
+
+  /** Colour of the device's lead, in words; it means something within its harness family only. */
+  @IsOptional()
+  @IsString()
+  @Length(0, 40)
+  leadColour?: string;
+
+  /** Must hold through cranking. */
+  @IsOptional()
+  @IsBoolean()
+  holdsCranking?: boolean;
+
+  /** Must be live at accessory. */
+  @IsOptional()
+  @IsBoolean()
+  liveInAcc?: boolean;
+}
+
+/** What is fitted: a copy of the catalogue's entry or the installer's own. */
+export class DeviceInput {
+  /** Name in the shop's words. */
+  @IsString()
+  @Length(1, 80, { message: 'name the device, up to 80 characters' })
+  name!: string;
+
+  /** Its feeds. */
+  @ArrayMinSize(1, { message: 'a device has at least one feed' })
+  @ArrayMaxSize(12)
+  @ArrayUnique((feed: FeedInput) => feed.id, { message: 'feed ids must differ' })
+  @ValidateNested({ each: true })
+  @Type(() => FeedInput)
+  feeds!: FeedInput[];
+}
+
+/** A catalogue entry. */
+export interface DeviceView extends DeviceInput {
+  readonly id: string;
+  readonly note: string;
+}
+
+/** The feeds of a device that a slot has to fill, as the core takes them. */
+export function needsOf(device: DeviceInput): Need[] {
+  return device.feeds.flatMap((feed) =>
+    feed.role === 'ground'
+      ? []
+      : [
+          {
+            id: feed.id,
+            role: feed.role,
+            holdsCranking: feed.holdsCranking ?? false,
+            liveInAcc: feed.liveInAcc ?? false,
+          },
+        ],
+  );
+}

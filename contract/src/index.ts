@@ -1,0 +1,24 @@
+export { DeviceInput, FEED_ROLES, FeedInput, needsOf } from './device';
+export type { DeviceView, FeedRole } from './device';
+export {
+  CreateJobRequest,
+  FeedPlanInput,
+  JobVehicleInput,
+  PHASES,
+  STEERING_SIDES,
+  UpdateJobRequest,
+  YEAR_RANGE,
+} from './job';
+export type { JobView, Phase, SteeringSide } from './job';
+export type { ProblemDocument } from './problem';
+export { INSTRUMENTS, MeterRequest, ReadingRequest, toCoreReading } from './reading';
+export type { InstrumentName, MeterView, ReadingView } from './reading';
+export { SignInRequest, USER_ROLES } from './session';
+export type { DemoAccount, SessionView, UserRole, UserView } from './session';
+export { LogTapRequest, ProofInput, toTapClaim } from './tapPoint';
+export type { ImportResult, MatrixCell, ObservationView, TapPointView } from './tapPoint';
+export { TAP_CSV_COLUMNS, TapCsvRow } from './tapPointCsv';
+export { validate } from './validate';
+export type { FieldProblem, Validated } from './validate';
+export type { ModelSummary, ModelView } from './vehicle';
+export { VehicleStateInput } from './vehicleState';

@@ -1,0 +1,151 @@
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayUnique,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Length,
+  Max,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { DeviceInput } from './device';
+
+/** The phases of a job in the order people work. */
+export const PHASES = [
+  'vehicle',
+  'device',
+  'find',
+  'choose',
+  'size',
+  'build',
+  'prove',
+  'log',
+] as const;
+/** One phase. */
+export type Phase = (typeof PHASES)[number];
+
+/** Sides the steering wheel can be on. */
+export const STEERING_SIDES = ['left', 'right'] as const;
+/** One side. */
+export type SteeringSide = (typeof STEERING_SIDES)[number];
+
+/** First and last model year that a job takes; a year outside the model's own range is a warning, not an error. */
+export const YEAR_RANGE = [1980, 2040] as const;
+
+/** The car of a job. */
+export class JobVehicleInput {
+  /** Model as the shop keeps it. */
+  @IsUUID('7')
+  modelId!: string;
+
+  /** Model year. */
+  @IsInt({ message: 'the year must be a whole number' })
+  @Min(YEAR_RANGE[0], { message: `the year must be ${YEAR_RANGE[0]} or later` })
+  @Max(YEAR_RANGE[1], { message: `the year must be ${YEAR_RANGE[1]} or earlier` })
+  year!: number;
+
+  /** Trim; empty when not known. */
+  @IsString()
+  @Length(0, 40)
+  trim!: string;
+
+  /** Market; empty when not known. */
+  @IsString()
+  @Length(0, 40)
+  market!: string;
+
+  /** Steering side. */
+  @IsIn(STEERING_SIDES)
+  steering!: SteeringSide;
+
+  /** VIN, when it was read. */
+  @IsOptional()
+  @IsString()
+  @Length(17, 17)
+  vin?: string;
+}
+
+/** A new job, sent under the id its maker gave it. */
+export class CreateJobRequest {
+  /** The car. */
+  @ValidateNested()
+  @Type(() => JobVehicleInput)
+  vehicle!: JobVehicleInput;
+
+  /** What is fitted. */
+  @ValidateNested()
+  @Type(() => DeviceInput)
+  device!: DeviceInput;
+}
+
+/** What was chosen and sized for one feed. */
+export class FeedPlanInput {
+  /** Feed of the device. */
+  @IsString()
+  @Length(1, 40)
+  feedId!: string;
+
+  /** Chosen slot. */
+  @IsString()
+  @Length(1, 80)
+  slotId!: string;
+
+  /** Length of the lead one way, m; left out until it is known. */
+  @IsOptional()
+  @IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'the length must be a number' })
+  @Min(0.05, { message: 'the length must be at least 0.05 m' })
+  @Max(30, { message: 'the length must be at most 30 m' })
+  oneWayM?: number;
+
+  /** How the current comes back. */
+  @IsOptional()
+  @IsIn(['body', 'lead'])
+  returnPath?: 'body' | 'lead';
+}
+
+/** A change to a job; refused when the job has moved on since `version`. */
+export class UpdateJobRequest {
+  /** Version the change was made from. */
+  @IsInt()
+  @Min(1)
+  version!: number;
+
+  /** New phase. */
+  @IsOptional()
+  @IsIn(PHASES)
+  phase?: Phase;
+
+  /** Choices and lengths, one per feed. */
+  @IsOptional()
+  @ArrayMaxSize(12)
+  @ArrayUnique((plan: FeedPlanInput) => plan.feedId, { message: 'one plan per feed' })
+  @ArrayUnique((plan: FeedPlanInput) => plan.slotId, { message: 'a slot serves one feed only' })
+  @ValidateNested({ each: true })
+  @Type(() => FeedPlanInput)
+  plan?: FeedPlanInput[];
+}
+
+/** A job as the server keeps it. */
+export interface JobView {
+  readonly id: string;
+  readonly vehicle: JobVehicleInput;
+  /** Make, model and generation in one line. */
+  readonly vehicleName: string;
+  readonly device: DeviceInput;
+  readonly phase: Phase;
+  readonly plan: readonly FeedPlanInput[];
+  readonly version: number;
+  readonly createdAt: string;
+  readonly updatedAt: string;
+  /** Who started it. */
+  readonly createdBy: string;
+  /** Things to know, e.g. a year outside the model's range. */
+  readonly warnings: readonly string[];
+  /** Feeds whose tap point was logged from this job. */
+  readonly loggedFeedIds: readonly string[];
+}

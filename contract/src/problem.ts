@@ -1,0 +1,14 @@
+import type { FieldProblem } from './validate';
+
+/** An error as the server tells it (RFC 9457, `application/problem+json`). */
+export interface ProblemDocument {
+  /** Stable name of the kind of problem. */
+  readonly type: string;
+  readonly title: string;
+  readonly status: number;
+  readonly detail?: string;
+  /** Fields that are wrong, when it is about an input. */
+  readonly errors?: readonly FieldProblem[];
+  /** What is stored now, when a write came too late. */
+  readonly current?: unknown;
+}

@@ -1,0 +1,41 @@
+import { IsString, Length } from 'class-validator';
+
+/** Who signs in. */
+export class SignInRequest {
+  /** Login name. */
+  @IsString()
+  @Length(1, 60, { message: 'give the login, up to 60 characters' })
+  login!: string;
+
+  /** Password in clear; hashed at once by the server. */
+  @IsString()
+  @Length(1, 200, { message: 'give the password' })
+  password!: string;
+}
+
+/** Roles in a shop. */
+export const USER_ROLES = ['installer', 'lead'] as const;
+/** One role. */
+export type UserRole = (typeof USER_ROLES)[number];
+
+/** Who is signed in. */
+export interface UserView {
+  readonly id: string;
+  readonly name: string;
+  readonly role: UserRole;
+  readonly shopName: string;
+}
+
+/** A demo account that the sign-in screen may offer. */
+export interface DemoAccount {
+  readonly login: string;
+  readonly password: string;
+  readonly name: string;
+}
+
+/** The answer to "who am I". */
+export interface SessionView {
+  readonly user: UserView | null;
+  /** Offered in demo mode only. */
+  readonly demoAccounts: readonly DemoAccount[];
+}

@@ -1,0 +1,137 @@
+import type {
+  EvidenceGrade,
+  ClaimStatus,
+  ObservationKind,
+  TapClaim,
+} from '@lucky-thread/core/evidence';
+import { PROOF_KINDS } from '@lucky-thread/core/prove';
+import type { ProofKind } from '@lucky-thread/core/prove';
+import type { CircuitFunction, StitchPlace } from '@lucky-thread/core/vehicle';
+import type { StitchMark } from '@lucky-thread/core/identify';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayUnique,
+  Equals,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import type { ReadingView } from './reading';
+
+/** One closing proof that was shown. */
+export class ProofInput {
+  /** Which one. */
+  @IsIn(PROOF_KINDS)
+  kind!: ProofKind;
+
+  /** Shown to work; a proof that failed is not logged but mended. */
+  @Equals(true, { message: 'every closing proof must have passed' })
+  passed!: boolean;
+}
+
+/** A tap point to be written into the model's log. */
+export class LogTapRequest {
+  /** Feed it was made for. */
+  @IsString()
+  @Length(1, 40)
+  feedId!: string;
+
+  /** All closing proofs. */
+  @ArrayMaxSize(4)
+  @ArrayUnique((proof: ProofInput) => proof.kind, { message: 'each proof once' })
+  @ValidateNested({ each: true })
+  @Type(() => ProofInput)
+  proofs!: ProofInput[];
+
+  /** Fuse of the added circuit, A. */
+  @IsNumber()
+  @Min(0.5)
+  @Max(80)
+  fuseA!: number;
+
+  /** Conductor of the added lead, AWG. */
+  @IsInt()
+  @Min(0)
+  @Max(30)
+  awg!: number;
+
+  /** What the next installer should know. */
+  @IsOptional()
+  @IsString()
+  @Length(0, 500)
+  note?: string;
+}
+
+/** One cell of a tap point's reading matrix. */
+export interface MatrixCell {
+  readonly place: StitchPlace;
+  readonly mark: StitchMark;
+  /** The readings themselves, e.g. "12.41 V". */
+  readonly values: readonly string[];
+}
+
+/** What a later job saw at a tap point. */
+export interface ObservationView {
+  readonly kind: ObservationKind;
+  readonly reading: ReadingView;
+  readonly jobId: string;
+}
+
+/** A tap point in the log of a model. */
+export interface TapPointView {
+  readonly id: string;
+  readonly modelId: string;
+  readonly slotId: string;
+  readonly function: CircuitFunction;
+  readonly supplyContact: 'a' | 'b';
+  /** Landmark of the supply side in the vehicle. */
+  readonly supplyLandmark: string;
+  readonly yearFrom: number;
+  readonly yearTo: number;
+  readonly trim: string;
+  readonly market: string;
+  readonly matrix: readonly MatrixCell[];
+  readonly grade: EvidenceGrade;
+  readonly status: ClaimStatus;
+  readonly fuseA: number;
+  readonly awg: number;
+  readonly note: string;
+  readonly loggedBy: string;
+  readonly loggedAt: string;
+  readonly observations: readonly ObservationView[];
+}
+
+/** A stored tap point as the core weighs it. */
+export function toTapClaim(tap: TapPointView): TapClaim {
+  const distinctJobs = (kind: ObservationKind): number =>
+    new Set(tap.observations.filter((one) => one.kind === kind).map((one) => one.jobId)).size;
+  return {
+    id: tap.id,
+    slotId: tap.slotId,
+    function: tap.function,
+    grade: tap.grade,
+    applicability: {
+      yearFrom: tap.yearFrom,
+      yearTo: tap.yearTo,
+      trims: tap.trim === '' ? [] : [tap.trim],
+      markets: tap.market === '' ? [] : [tap.market],
+    },
+    seen: tap.matrix.filter((cell) => cell.mark !== 'loose').map((cell) => cell.place),
+    confirmed: distinctJobs('confirmed'),
+    contradicted: distinctJobs('contradicted'),
+  };
+}
+
+/** What an import of tap points did. */
+export interface ImportResult {
+  readonly added: number;
+  readonly changed: number;
+  readonly unchanged: number;
+}

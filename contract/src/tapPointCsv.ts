@@ -1,0 +1,106 @@
+import { EVIDENCE_GRADES } from '@lucky-thread/core/evidence';
+import type { EvidenceGrade } from '@lucky-thread/core/evidence';
+import { CIRCUIT_FUNCTIONS } from '@lucky-thread/core/vehicle';
+import type { CircuitFunction } from '@lucky-thread/core/vehicle';
+import { Transform } from 'class-transformer';
+import { IsIn, IsInt, IsNumber, IsString, IsUUID, Length, Max, Min } from 'class-validator';
+import { YEAR_RANGE } from './job';
+
+/** Columns of a tap point in CSV, in order. */
+export const TAP_CSV_COLUMNS = [
+  'id',
+  'slot',
+  'function',
+  'supply_contact',
+  'year_from',
+  'year_to',
+  'trim',
+  'market',
+  'grade',
+  'fuse_a',
+  'wire_awg',
+  'note',
+  'logged_by',
+  'logged_at',
+] as const;
+
+/** An empty cell is no number, not zero. */
+const asNumber = ({ value }: { value: unknown }): unknown =>
+  typeof value === 'string' && value.trim() !== '' ? Number(value) : value;
+
+/** One row of a tap point file. */
+export class TapCsvRow {
+  /** Id; a new one adds a tap point, a known one changes its note. */
+  @IsUUID('7', { message: 'id must be a UUID version 7' })
+  id!: string;
+
+  /** Slot id. */
+  @IsString()
+  @Length(1, 80)
+  slot!: string;
+
+  /** Circuit function. */
+  @IsIn(CIRCUIT_FUNCTIONS, { message: `function must be one of ${CIRCUIT_FUNCTIONS.join(', ')}` })
+  function!: CircuitFunction;
+
+  /** Contact that the supply enters. */
+  @IsIn(['a', 'b'], { message: 'supply_contact must be a or b' })
+  supply_contact!: 'a' | 'b';
+
+  /** First model year. */
+  @Transform(asNumber)
+  @IsInt({ message: 'year_from must be a whole year' })
+  @Min(YEAR_RANGE[0])
+  @Max(YEAR_RANGE[1])
+  year_from!: number;
+
+  /** Last model year. */
+  @Transform(asNumber)
+  @IsInt({ message: 'year_to must be a whole year' })
+  @Min(YEAR_RANGE[0])
+  @Max(YEAR_RANGE[1])
+  year_to!: number;
+
+  /** Trim; empty for any. */
+  @IsString()
+  @Length(0, 40)
+  trim!: string;
+
+  /** Market; empty for any. */
+  @IsString()
+  @Length(0, 40)
+  market!: string;
+
+  /** Grade of evidence. */
+  @IsIn(EVIDENCE_GRADES, { message: `grade must be one of ${EVIDENCE_GRADES.join(', ')}` })
+  grade!: EvidenceGrade;
+
+  /** Added fuse, A. */
+  @Transform(asNumber)
+  @IsNumber({}, { message: 'fuse_a must be a number of amperes' })
+  @Min(0.5)
+  @Max(80)
+  fuse_a!: number;
+
+  /** Added conductor, AWG. */
+  @Transform(asNumber)
+  @IsInt({ message: 'wire_awg must be a whole AWG size' })
+  @Min(0)
+  @Max(30)
+  wire_awg!: number;
+
+  /** Note. */
+  @IsString()
+  @Length(0, 500)
+  note!: string;
+
+  /** Who logged it; informative, not read back. */
+  @IsString()
+  @Length(0, 80)
+  logged_by!: string;
+
+  /** When; informative, not read back. */
+  @IsString()
+  @Length(0, 40)
+  logged_at!: string;
+}

@@ -1,0 +1,26 @@
+import type { Panel } from '@lucky-thread/core/vehicle';
+import type { SteeringSide } from './job';
+
+/** A vehicle model as lists show it. */
+export interface ModelSummary {
+  readonly id: string;
+  readonly make: string;
+  readonly model: string;
+  readonly generation: string;
+  readonly yearFrom: number;
+  readonly yearTo: number;
+  readonly trims: readonly string[];
+  readonly markets: readonly string[];
+  readonly steering: readonly SteeringSide[];
+  readonly keyType: 'key' | 'push button';
+  /** Who drives it in the shop's round, e.g. "library bus". */
+  readonly use: string;
+  readonly tapPointCount: number;
+}
+
+/** A vehicle model with its panels. */
+export interface ModelView extends ModelSummary {
+  readonly panels: readonly Panel[];
+  /** Whether a simulated car stands behind it, so that the simulated meter can be used. */
+  readonly simulated: boolean;
+}

@@ -1,0 +1,2 @@
+export { tapSteps } from './tapSteps';
+export type { PlannedTap, WorkStep } from './tapSteps';

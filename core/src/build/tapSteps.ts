@@ -1,0 +1,83 @@
+import type { FuseFamily } from '../vehicle';
+import { FUSE_FAMILY_FACTS } from '../vehicle';
+
+/** A tap as it is to be fitted. */
+export interface PlannedTap {
+  readonly feedName: string;
+  /** Printed position, e.g. "F12". */
+  readonly position: string;
+  readonly family: FuseFamily;
+  readonly originalA: number;
+  readonly fuseA: number;
+  readonly awg: number;
+  /** Landmark of the contact that the supply enters, e.g. "door side". */
+  readonly supplyLandmark: string;
+  readonly oneWayM: number;
+}
+
+/** One step of the work, in order. */
+export interface WorkStep {
+  readonly id: string;
+  readonly text: string;
+  /** What can hurt in this very step; undefined when nothing in particular. */
+  readonly caution: string | undefined;
+}
+
+/**
+ * The order of work for fuse taps: ground and route before power, key off before any fuse moves, one tap at a time,
+ * added fuses last, proofs before the trim goes back. Common practice; the vehicle maker's service information comes first.
+ */
+export function tapSteps(taps: readonly PlannedTap[]): readonly WorkStep[] {
+  return [
+    step('mount', 'Mount the device and lay its leads loosely to the panel.', ROUTE_CAUTION),
+    step(
+      'ground',
+      'Connect ground first: a factory stud or bare metal, ring crimped and tugged.',
+      'Painted metal is no ground, and a stud that carries an airbag unit is not yours to use.',
+    ),
+    step(
+      'off',
+      'Key off and out, driver’s door open.',
+      'Never pull a fuse before its legend has been read. Airbag fuses stay where they are.',
+    ),
+    ...taps.flatMap(fitOne),
+    step(
+      'prove',
+      'Prove every tap with its load on, before any trim goes back.',
+      'Unused ends capped one by one: a bare live or lamp lead takes a car’s own fuse with it.',
+    ),
+    step(
+      'close',
+      'Tie the leads, close the panel, refit the trim; lamps and seals back in place.',
+      undefined,
+    ),
+  ];
+}
+
+const ROUTE_CAUTION =
+  'Behind a curtain airbag, never across it; clear of pedals, belts, heat and moving parts.';
+
+function fitOne(tap: PlannedTap): WorkStep[] {
+  const holder = FUSE_FAMILY_FACTS[tap.family].tap?.name ?? 'in-line holder';
+  return [
+    step(
+      `lead-${tap.position}`,
+      `${tap.feedName}: crimp the lead (${tap.awg} AWG, ${tap.oneWayM} m) to the ${holder}, added fuse still out.`,
+      'A lead without its fuse near the source is a fuse wire: never cut the in-line fuse off.',
+    ),
+    step(
+      `fit-${tap.position}`,
+      `${tap.feedName}: pull ${tap.position}, put its ${tap.originalA} A fuse into the place nearest the blades, and push the tap in with its line blade at the ${tap.supplyLandmark}.`,
+      'The other way round both loads go through the original fuse.',
+    ),
+    step(
+      `fuse-${tap.position}`,
+      `${tap.feedName}: put the ${tap.fuseA} A fuse into the outer place.`,
+      tap.fuseA > 0 ? 'The lead is live from here on: nothing bare, nothing loose.' : undefined,
+    ),
+  ];
+}
+
+function step(id: string, text: string, caution: string | undefined): WorkStep {
+  return { id, text, caution };
+}

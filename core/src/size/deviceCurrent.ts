@@ -1,0 +1,22 @@
+/** How a device's need is printed on it. */
+export type PrintedLoad =
+  | { readonly kind: 'amps'; readonly amps: number; readonly atV: number }
+  | { readonly kind: 'watts'; readonly watts: number };
+
+/** Share of the power that a 12 V to 5 V converter passes on. Common practice: 80–90 %. */
+export const CONVERTER_EFFICIENCY = 0.85;
+/** Voltage that device currents are stated at, V. */
+const NOMINAL_V = 12;
+/** A printed voltage within this of 12 V counts as the car's own, so that no converter lies between, V. */
+const SAME_SYSTEM_V = 3;
+
+/**
+ * Current that a device draws at 12 V, A: 3 A at 5 V is not 3 A at 12 V.
+ *
+ * @example currentAt12V({ kind: 'amps', amps: 3, atV: 5 }) // 1.47
+ */
+export function currentAt12V(load: PrintedLoad): number {
+  if (load.kind === 'watts') return load.watts / NOMINAL_V;
+  if (Math.abs(load.atV - NOMINAL_V) <= SAME_SYSTEM_V) return load.amps;
+  return (load.amps * load.atV) / NOMINAL_V / CONVERTER_EFFICIENCY;
+}

@@ -1,0 +1,4 @@
+export { AWG_SIZES, awgAreaMm2, awgDiameterMm } from './awg';
+export type { AwgSize } from './awg';
+export { METRES_PER_FOOT, feetToMetres, metresToFeet } from './length';
+export { METRIC_SIZES_MM2, metricAtLeast } from './metricSizes';

@@ -1,0 +1,39 @@
+import { spawn } from 'node:child_process';
+import path from 'node:path';
+import { Stop } from './console.mjs';
+import { ROOT } from './run.mjs';
+
+/** Starts the API server and waits until it listens. */
+export function startServer({ env, watch = false }) {
+  const args = [...(watch ? ['--watch'] : []), '--import', 'tsx', 'src/main.ts'];
+  const child = spawn(process.execPath, args, {
+    cwd: path.join(ROOT, 'server'),
+    env: { ...process.env, ...env },
+    stdio: ['ignore', 'pipe', 'inherit', 'ipc'],
+  });
+  const ended = new Promise((resolve) => child.once('exit', resolve));
+  return new Promise((resolve, reject) => {
+    child.stdout.on('data', (chunk) => {
+      const text = String(chunk);
+      for (const line of text.split('\n')) {
+        if (line.startsWith('First account')) console.log(line);
+        // Under --watch the message channel belongs to the watcher, so the line counts as well.
+        if (line.startsWith('listening on')) resolve(handle());
+      }
+    });
+    child.once('exit', (code) =>
+      reject(new Stop(`the server ended with code ${code} before it was ready.`)),
+    );
+  });
+
+  function handle() {
+    return {
+      pid: child.pid,
+      ended,
+      stop: async () => {
+        if (child.exitCode === null) child.kill('SIGTERM');
+        await ended;
+      },
+    };
+  }
+}

@@ -1,0 +1,86 @@
+import { existsSync } from 'node:fs';
+import path from 'node:path';
+import compression from 'compression';
+import express from 'express';
+import type { Express } from 'express';
+import helmet from 'helmet';
+import type { DemoAccount } from '@lucky-thread/contract';
+import { authRoutes } from './auth/routes';
+import { requireSession, sessions } from './auth/session';
+import type { OpenDatabase } from './db/database';
+import { deviceRoutes } from './devices/routes';
+import { problemHandler, unknownRoute } from './http/handlers';
+import { jobRoutes } from './jobs/routes';
+import { meterRoutes } from './meter/routes';
+import { readingRoutes } from './readings/routes';
+import { tapRoutes } from './taps/routes';
+import { vehicleRoutes } from './vehicles/routes';
+
+/** What the application is made of. */
+export interface AppParts {
+  readonly database: OpenDatabase;
+  readonly sessionSecret: string;
+  /** Accounts that the sign-in screen may offer; none outside the demo. */
+  readonly demoAccounts: readonly DemoAccount[];
+  /** Folder of the built web app; undefined to serve the API alone. */
+  readonly webFolder: string | undefined;
+  /** Uniform in [0, 1); the simulated meter's noise. */
+  readonly random: () => number;
+}
+
+/** The whole server: API under `/api`, the web app everywhere else. */
+export function createApp(parts: AppParts): Express {
+  const { db, pool } = parts.database;
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(compression());
+  app.use(helmet(SECURITY));
+  app.get('/api/health', async (_request, response) => {
+    await pool.query('select 1');
+    response.json({ ok: true });
+  });
+  app.use('/api', express.json({ limit: '256kb' }), sessions(pool, parts.sessionSecret));
+  app.use('/api', authRoutes(db, parts.demoAccounts), requireSession);
+  app.use('/api', vehicleRoutes(db), deviceRoutes(db), jobRoutes(db), readingRoutes(db));
+  app.use('/api', tapRoutes(db), meterRoutes(db, parts.random));
+  app.use('/api', unknownRoute);
+  if (parts.webFolder !== undefined) serveWeb(app, parts.webFolder);
+  app.use(problemHandler);
+  return app;
+}
+
+/** React Native Web writes its styles into the page; the rest comes from here alone. */
+const SECURITY: Parameters<typeof helmet>[0] = {
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      defaultSrc: ["'self'"],
+      styleSrc: ["'self'", "'unsafe-inline'"],
+      imgSrc: ["'self'", 'data:', 'blob:'],
+      workerSrc: ["'self'"],
+      objectSrc: ["'none'"],
+      frameAncestors: ["'none'"],
+      baseUri: ["'self'"],
+    },
+  },
+  // Served on loopback without TLS; a proxy in front of it sets its own.
+  strictTransportSecurity: false,
+};
+
+function serveWeb(app: Express, folder: string): void {
+  const index = path.join(folder, 'index.html');
+  const immutable = express.static(folder, { index: false, maxAge: '1y', immutable: true });
+  const plain = express.static(folder, { index: false, maxAge: 0 });
+  app.use((request, response, next) =>
+    /^\/(_expo|assets)\//.test(request.path)
+      ? immutable(request, response, next)
+      : plain(request, response, next),
+  );
+  app.get('/{*path}', (_request, response) => {
+    if (!existsSync(index)) {
+      response.status(503).type('text/plain').send('The web app has not been built.');
+      return;
+    }
+    response.set('Cache-Control', 'no-cache').sendFile(index);
+  });
+}

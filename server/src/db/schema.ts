@@ -1,0 +1,189 @@
+import type { BenchVehicle } from '@lucky-thread/core/bench';
+import type { Panel, VehicleState } from '@lucky-thread/core/vehicle';
+import type {
+  DeviceInput,
+  FeedPlanInput,
+  JobVehicleInput,
+  MatrixCell,
+} from '@lucky-thread/contract';
+import {
+  boolean,
+  doublePrecision,
+  index,
+  integer,
+  json,
+  jsonb,
+  pgTable,
+  primaryKey,
+  serial,
+  text,
+  timestamp,
+  uuid,
+  varchar,
+} from 'drizzle-orm/pg-core';
+
+/** Workshops; everything else belongs to one. */
+export const shops = pgTable('shops', {
+  id: uuid().primaryKey(),
+  name: text().notNull(),
+});
+
+/** People who sign in. Names are roles in the shop, nothing more is needed. */
+export const users = pgTable('users', {
+  id: uuid().primaryKey(),
+  shopId: uuid()
+    .notNull()
+    .references(() => shops.id),
+  login: text().notNull().unique(),
+  name: text().notNull(),
+  role: text().$type<'installer' | 'lead'>().notNull(),
+  passwordHash: text().notNull(),
+});
+
+/** Sessions, in the shape that connect-pg-simple reads and writes. */
+export const session = pgTable(
+  'session',
+  {
+    sid: varchar().primaryKey(),
+    sess: json().notNull(),
+    expire: timestamp({ precision: 6 }).notNull(),
+  },
+  (table) => [index('session_expire').on(table.expire)],
+);
+
+/** Vehicle models with their panels. `bench` is the simulated car behind the model and never leaves the server. */
+export const models = pgTable('models', {
+  id: uuid().primaryKey(),
+  shopId: uuid()
+    .notNull()
+    .references(() => shops.id),
+  make: text().notNull(),
+  model: text().notNull(),
+  generation: text().notNull(),
+  yearFrom: integer().notNull(),
+  yearTo: integer().notNull(),
+  trims: jsonb().$type<string[]>().notNull(),
+  markets: jsonb().$type<string[]>().notNull(),
+  steering: jsonb().$type<('left' | 'right')[]>().notNull(),
+  keyType: text().$type<'key' | 'push button'>().notNull(),
+  use: text().notNull(),
+  panels: jsonb().$type<Panel[]>().notNull(),
+  bench: jsonb().$type<BenchVehicle>(),
+});
+
+/** Devices that the shop fits. */
+export const devices = pgTable('devices', {
+  id: uuid().primaryKey(),
+  shopId: uuid()
+    .notNull()
+    .references(() => shops.id),
+  device: jsonb().$type<DeviceInput>().notNull(),
+  note: text().notNull(),
+  position: integer().notNull(),
+});
+
+/** Jobs. `version` grows with every change; a write from an older version is refused. */
+export const jobs = pgTable(
+  'jobs',
+  {
+    id: uuid().primaryKey(),
+    shopId: uuid()
+      .notNull()
+      .references(() => shops.id),
+    modelId: uuid()
+      .notNull()
+      .references(() => models.id),
+    vehicle: jsonb().$type<JobVehicleInput>().notNull(),
+    device: jsonb().$type<DeviceInput>().notNull(),
+    phase: text().notNull(),
+    plan: jsonb().$type<FeedPlanInput[]>().notNull(),
+    version: integer().notNull(),
+    createdBy: uuid()
+      .notNull()
+      .references(() => users.id),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    updatedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [index('jobs_by_shop').on(table.shopId, table.updatedAt)],
+);
+
+/** Readings: append-only. A withdrawn reading stays, with who withdrew it and when. */
+export const readings = pgTable(
+  'readings',
+  {
+    id: uuid().primaryKey(),
+    /** Order of arrival. */
+    sequence: serial().notNull(),
+    jobId: uuid()
+      .notNull()
+      .references(() => jobs.id),
+    sourceId: text().notNull(),
+    contact: text().$type<'a' | 'b'>(),
+    state: jsonb().$type<VehicleState>().notNull(),
+    instrument: text().$type<'meter' | 'lamp' | 'simulatedMeter'>().notNull(),
+    volts: doublePrecision(),
+    glow: text().$type<'lit' | 'dim' | 'dark'>(),
+    takenAt: timestamp({ withTimezone: true }).notNull(),
+    takenBy: uuid()
+      .notNull()
+      .references(() => users.id),
+    receivedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    withdrawnAt: timestamp({ withTimezone: true }),
+    withdrawnBy: uuid().references(() => users.id),
+  },
+  (table) => [index('readings_by_job').on(table.jobId, table.sequence)],
+);
+
+/** Tap points: what a model's log claims. */
+export const tapPoints = pgTable(
+  'tap_points',
+  {
+    id: uuid().primaryKey(),
+    shopId: uuid()
+      .notNull()
+      .references(() => shops.id),
+    modelId: uuid()
+      .notNull()
+      .references(() => models.id),
+    /** Job it was logged from; null when it was imported. */
+    jobId: uuid().references(() => jobs.id),
+    feedId: text(),
+    slotId: text().notNull(),
+    function: text().notNull(),
+    supplyContact: text().$type<'a' | 'b'>().notNull(),
+    yearFrom: integer().notNull(),
+    yearTo: integer().notNull(),
+    trim: text().notNull(),
+    market: text().notNull(),
+    matrix: jsonb().$type<MatrixCell[]>().notNull(),
+    grade: text().notNull(),
+    fuseA: doublePrecision().notNull(),
+    awg: integer().notNull(),
+    note: text().notNull(),
+    loggedBy: uuid()
+      .notNull()
+      .references(() => users.id),
+    loggedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    retired: boolean().notNull().default(false),
+  },
+  (table) => [index('tap_points_by_model').on(table.modelId)],
+);
+
+/** What readings of later jobs said about a tap point. A withdrawn reading's observation does not count. */
+export const tapObservations = pgTable(
+  'tap_observations',
+  {
+    /** The reading that said it; a reading speaks about a tap point once. */
+    readingId: uuid()
+      .notNull()
+      .references(() => readings.id),
+    tapPointId: uuid()
+      .notNull()
+      .references(() => tapPoints.id),
+    kind: text().$type<'confirmed' | 'contradicted'>().notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.readingId, table.tapPointId] }),
+    index('tap_observations_by_tap').on(table.tapPointId),
+  ],
+);

@@ -1,0 +1,115 @@
+import type {
+  BenchBattery,
+  BenchCircuit,
+  BenchSupply,
+  BenchVehicle,
+} from '@lucky-thread/core/bench';
+import type { FuseFamily, Panel, Slot } from '@lucky-thread/core/vehicle';
+import type { SteeringSide } from '@lucky-thread/contract';
+
+/** A demo model: what is printed, and the simulated car behind it. */
+export interface DemoVehicle {
+  readonly make: string;
+  readonly model: string;
+  readonly generation: string;
+  readonly yearFrom: number;
+  readonly yearTo: number;
+  readonly trims: string[];
+  readonly markets: string[];
+  readonly steering: SteeringSide[];
+  readonly keyType: 'key' | 'push button';
+  readonly use: string;
+  readonly panels: Panel[];
+  readonly bench: BenchVehicle;
+}
+
+/**
+ * One slot: position, legend ('' for none), rating in A (0 for an empty position), what feeds it, and the contact that
+ * the supply enters.
+ */
+export type SlotRow = readonly [
+  position: string,
+  legend: string,
+  ratingA: number,
+  supply: BenchSupply,
+  supplyContact: 'a' | 'b',
+  extra?: SlotExtra,
+];
+
+/** What differs from the panel's ordinary slots. */
+export interface SlotExtra {
+  readonly family?: FuseFamily;
+  readonly clearance?: Slot['clearance'];
+  readonly backFeed?: BenchSupply;
+}
+
+/** A panel as its demo data is written down. */
+export interface PanelRows {
+  readonly id: string;
+  readonly name: string;
+  readonly location: string;
+  readonly access: readonly string[];
+  readonly columns: number;
+  readonly family: FuseFamily;
+  readonly lie: Slot['lie'];
+  /** Landmarks of contacts a and b as the slots lie in the car. */
+  readonly landmarks: readonly [string, string];
+  readonly slots: readonly SlotRow[];
+}
+
+/** The panel as it can be seen. */
+export function panelFrom(rows: PanelRows): Panel {
+  return {
+    id: rows.id,
+    name: rows.name,
+    location: rows.location,
+    access: rows.access,
+    columns: rows.columns,
+    rows: Math.ceil(rows.slots.length / rows.columns),
+    slots: rows.slots.map(([position, legend, ratingA, , , extra], index) => ({
+      id: `${rows.id}/${position}`,
+      position,
+      legend: legend === '' ? undefined : legend,
+      ratingA: ratingA === 0 ? undefined : ratingA,
+      family: extra?.family ?? rows.family,
+      column: index % rows.columns,
+      row: Math.floor(index / rows.columns),
+      lie: rows.lie,
+      contacts: [
+        { id: 'a', landmark: rows.landmarks[0] },
+        { id: 'b', landmark: rows.landmarks[1] },
+      ],
+      clearance: extra?.clearance ?? 'clear',
+    })),
+  };
+}
+
+/** The simulated car behind panels. */
+export function benchFrom(battery: BenchBattery, panels: readonly PanelRows[]): BenchVehicle {
+  return {
+    battery,
+    circuits: panels.flatMap((panel) =>
+      panel.slots.map((row, index) => circuitFrom(panel.id, row, index)),
+    ),
+  };
+}
+
+/** Share of a fuse's rating that its circuit draws in the simulated car. */
+const LOAD_SHARE = 0.4;
+/** Load of a circuit with nothing behind it, as JSON can keep it (JSON has no infinity), Ω. */
+const NOTHING_OHM = 1e12;
+
+function circuitFrom(panelId: string, row: SlotRow, index: number): BenchCircuit {
+  const [position, , ratingA, supply, supplyContact, extra] = row;
+  const empty = supply === 'unfed' || ratingA === 0;
+  return {
+    slotId: `${panelId}/${position}`,
+    supply,
+    supplyContact,
+    backFeed: extra?.backFeed,
+    loadOhm: empty ? NOTHING_OHM : 12 / (LOAD_SHARE * ratingA),
+    blown: false,
+    // Every third open wire picks something up from its neighbours.
+    ghostV: index % 3 === 0 ? 3.1 : 0,
+  };
+}

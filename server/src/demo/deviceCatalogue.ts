@@ -1,0 +1,91 @@
+import type { DeviceInput } from '@lucky-thread/contract';
+
+/** A catalogue entry to start from. Currents are common practice; the device's own label comes first. */
+export interface CatalogueEntry {
+  readonly device: DeviceInput;
+  readonly note: string;
+}
+
+const GROUND = {
+  id: 'ground',
+  name: 'Ground',
+  role: 'ground',
+  currentA: 1,
+  leadColour: 'black',
+} as const;
+
+/** Devices that every shop fits. Lead colours hold within each kit's own harness only. */
+export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
+  entry('Dashcam with parking mode', 'Stays awake on the constant feed while parked.', [
+    { id: 'memory', name: 'Parking supply', role: 'constant', currentA: 0.5, leadColour: 'yellow' },
+    {
+      id: 'switched',
+      name: 'Wake with the key',
+      role: 'switched',
+      currentA: 0.6,
+      liveInAcc: true,
+      leadColour: 'red',
+    },
+  ]),
+  entry('Dashcam', 'Records while the key is on.', [
+    { id: 'switched', name: 'Supply', role: 'switched', currentA: 0.6, leadColour: 'red' },
+  ]),
+  entry(
+    'Head unit',
+    'Clock and presets on the constant, the set itself on accessory, display dimmed with the lamps.',
+    [
+      { id: 'memory', name: 'Constant', role: 'constant', currentA: 7, leadColour: 'yellow' },
+      {
+        id: 'switched',
+        name: 'Accessory',
+        role: 'switched',
+        currentA: 0.2,
+        liveInAcc: true,
+        leadColour: 'red',
+      },
+      {
+        id: 'illumination',
+        name: 'Illumination',
+        role: 'illumination',
+        currentA: 0.05,
+        leadColour: 'orange',
+      },
+    ],
+  ),
+  entry('12 V socket', 'The socket’s own load counts, not the plug in it.', [
+    { id: 'switched', name: 'Supply', role: 'switched', currentA: 10, leadColour: 'red' },
+  ]),
+  entry('USB charger', 'Two ports, 3 A at 5 V each: 2.9 A at 12 V.', [
+    { id: 'switched', name: 'Supply', role: 'switched', currentA: 2.9, leadColour: 'red' },
+  ]),
+  entry('Cabin lights', 'On the constant, so that they work with the key out.', [
+    { id: 'memory', name: 'Supply', role: 'constant', currentA: 2, leadColour: 'red' },
+  ]),
+  entry(
+    'Remote starter',
+    'Its heavy feeds need their own fused lead from the battery; a tap will be refused.',
+    [
+      { id: 'memory', name: 'Main feed', role: 'constant', currentA: 20, leadColour: 'red' },
+      {
+        id: 'ignition',
+        name: 'Ignition',
+        role: 'switched',
+        currentA: 12,
+        holdsCranking: true,
+        leadColour: 'yellow',
+      },
+      {
+        id: 'accessory',
+        name: 'Accessory',
+        role: 'switched',
+        currentA: 8,
+        liveInAcc: true,
+        leadColour: 'orange',
+      },
+    ],
+  ),
+];
+
+function entry(name: string, note: string, feeds: DeviceInput['feeds']): CatalogueEntry {
+  return { device: { name, feeds: [...feeds, { ...GROUND }] }, note };
+}

@@ -1,0 +1,101 @@
+import { decodeVin } from '@lucky-thread/core/vehicle';
+import { screenSlot } from '@lucky-thread/core/choose';
+import type {
+  CreateJobRequest,
+  JobView,
+  ModelView,
+  UpdateJobRequest,
+} from '@lucky-thread/contract';
+import type { Actor } from '../auth/session';
+import type { Database } from '../db/database';
+import { conflict, invalid, notFound, stale } from '../http/problem';
+import { findModel } from '../vehicles/modelRepository';
+import { findJob, insertJob, updateJob } from './jobRepository';
+
+/**
+ * The job of an id.
+ *
+ * @throws Problem 404 when the shop has none.
+ */
+export async function getJob(db: Database, actor: Actor, id: string): Promise<JobView> {
+  const job = await findJob(db, actor.shopId, id);
+  if (job === undefined) throw notFound('Job');
+  return job;
+}
+
+/**
+ * Creates a job under the id its maker gave it; sending it again changes nothing.
+ *
+ * @throws Problem for an unknown model, a wrong VIN, or an id that belongs to something else.
+ */
+export async function createJob(
+  db: Database,
+  actor: Actor,
+  id: string,
+  request: CreateJobRequest,
+): Promise<JobView> {
+  if ((await findModel(db, actor.shopId, request.vehicle.modelId)) === undefined)
+    throw invalid([{ path: 'vehicle.modelId', message: 'the shop has no such vehicle model' }]);
+  if (request.vehicle.vin !== undefined) {
+    const vin = decodeVin(request.vehicle.vin);
+    if (!vin.ok) throw invalid(vin.problems.map((message) => ({ path: 'vehicle.vin', message })));
+  }
+  await insertJob(db, actor, id, request);
+  const job = await findJob(db, actor.shopId, id);
+  if (job === undefined) throw conflict('A job of another shop has it.');
+  return job;
+}
+
+/**
+ * Changes a job's phase or plan.
+ *
+ * @throws Problem 409 with the job as it is now when it has moved on; 422 for a slot or feed that isn't there, or a
+ * slot whose circuit must not be tapped.
+ */
+export async function changeJob(
+  db: Database,
+  actor: Actor,
+  id: string,
+  request: UpdateJobRequest,
+): Promise<JobView> {
+  const job = await getJob(db, actor, id);
+  if (request.plan !== undefined) await checkPlan(db, actor, job, request.plan);
+  const { version, phase, plan } = request;
+  const done = await updateJob(db, id, version, {
+    ...(phase === undefined ? {} : { phase }),
+    ...(plan === undefined ? {} : { plan }),
+  });
+  const now = await getJob(db, actor, id);
+  if (!done) throw stale(now);
+  return now;
+}
+
+async function checkPlan(
+  db: Database,
+  actor: Actor,
+  job: JobView,
+  plan: NonNullable<UpdateJobRequest['plan']>,
+): Promise<void> {
+  const model = (await findModel(db, actor.shopId, job.vehicle.modelId)) as ModelView;
+  const slots = new Map(
+    model.panels.flatMap((panel) => panel.slots).map((slot) => [slot.id, slot]),
+  );
+  const problems = plan.flatMap((one, index) => {
+    const at = `plan.${index}`;
+    const slot = slots.get(one.slotId);
+    if (!job.device.feeds.some((feed) => feed.id === one.feedId))
+      return [{ path: `${at}.feedId`, message: `the device has no feed ${one.feedId}` }];
+    if (slot === undefined)
+      return [{ path: `${at}.slotId`, message: `the vehicle has no slot ${one.slotId}` }];
+    const screening = screenSlot(slot);
+    return screening.class === 'block'
+      ? [
+          {
+            path: `${at}.slotId`,
+            message: `${slot.position} must not be tapped. ${screening.reason ?? ''}`,
+          },
+        ]
+      : [];
+  });
+  if (problems.length > 0) throw invalid(problems);
+}

@@ -1,0 +1,27 @@
+import { Router } from 'express';
+import { CreateJobRequest, UpdateJobRequest } from '@lucky-thread/contract';
+import { actorOf } from '../auth/session';
+import type { Database } from '../db/database';
+import { checked, idIn } from '../http/handlers';
+import { listJobs } from './jobRepository';
+import { changeJob, createJob, getJob } from './jobService';
+
+/** The shop's jobs. */
+export function jobRoutes(db: Database): Router {
+  const router = Router();
+  router.get('/jobs', async (request, response) => {
+    response.json(await listJobs(db, actorOf(request).shopId));
+  });
+  router.get('/jobs/:jobId', async (request, response) => {
+    response.json(await getJob(db, actorOf(request), idIn(request.params.jobId, 'job')));
+  });
+  router.put('/jobs/:jobId', async (request, response) => {
+    const body = checked(CreateJobRequest, request.body);
+    response.json(await createJob(db, actorOf(request), idIn(request.params.jobId, 'job'), body));
+  });
+  router.patch('/jobs/:jobId', async (request, response) => {
+    const body = checked(UpdateJobRequest, request.body);
+    response.json(await changeJob(db, actorOf(request), idIn(request.params.jobId, 'job'), body));
+  });
+  return router;
+}

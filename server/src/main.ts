@@ -1,0 +1,44 @@
+import { randomBytes } from 'node:crypto';
+import { createApp } from './app';
+import { migrateDatabase, openDatabase } from './db/database';
+import { seed } from './demo/seed';
+
+/** Starts the server from its environment: DATABASE_URL, PORT, SESSION_SECRET, WEB_FOLDER, DEMO (`1` or `0`). */
+async function main(): Promise<void> {
+  const url = process.env['DATABASE_URL'];
+  if (url === undefined) throw new Error('DATABASE_URL is not set: start it with npm start');
+  const database = openDatabase(url);
+  await migrateDatabase(database);
+  const demo = process.env['DEMO'] !== '0';
+  const seeded = await seed(database.db, demo);
+  const app = createApp({
+    database,
+    sessionSecret: process.env['SESSION_SECRET'] ?? randomBytes(32).toString('base64url'),
+    demoAccounts: seeded.demoAccounts,
+    webFolder: process.env['WEB_FOLDER'],
+    random: Math.random,
+  });
+  const port = Number(process.env['PORT'] ?? 4180);
+  const server = app.listen(port, '127.0.0.1', (error?: Error) => {
+    if (error !== undefined) {
+      console.error(`The server could not listen on port ${port}: ${error.message}`);
+      process.exit(1);
+    }
+    if (seeded.firstPassword !== undefined)
+      console.log(`First account: login "lead", password "${seeded.firstPassword}" (shown once).`);
+    process.send?.('ready');
+    console.log(`listening on http://127.0.0.1:${port}`);
+  });
+  const stop = (): void => {
+    server.closeAllConnections();
+    server.close(() => void database.close().then(() => process.exit(0)));
+  };
+  process.once('SIGTERM', stop);
+  // Ctrl-C reaches the whole process group; the start command decides the order of stopping.
+  process.on('SIGINT', () => undefined);
+}
+
+main().catch((error: unknown) => {
+  console.error(error instanceof Error ? error.message : error);
+  process.exit(1);
+});
