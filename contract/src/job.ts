@@ -13,6 +13,8 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { PROOF_KINDS } from '@lucky-thread/core/prove';
+import type { ProofKind } from '@lucky-thread/core/prove';
 import { DeviceInput } from './device';
 
 /** The phases of a job in the order people work. */
@@ -106,6 +108,12 @@ export class FeedPlanInput {
   @IsOptional()
   @IsIn(['body', 'lead'])
   returnPath?: 'body' | 'lead';
+
+  /** Closing proofs shown so far. */
+  @IsOptional()
+  @ArrayUnique()
+  @IsIn(PROOF_KINDS, { each: true })
+  proofs?: ProofKind[];
 }
 
 /** A change to a job; refused when the job has moved on since `version`. */

@@ -88,6 +88,10 @@ export interface ObservationView {
 export interface TapPointView {
   readonly id: string;
   readonly modelId: string;
+  /** Job it was logged from; null when it was imported. */
+  readonly jobId: string | null;
+  /** Feed of that job. */
+  readonly feedId: string | null;
   readonly slotId: string;
   readonly function: CircuitFunction;
   readonly supplyContact: 'a' | 'b';

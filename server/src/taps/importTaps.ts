@@ -1,11 +1,10 @@
 import { screenSlot } from '@lucky-thread/core/choose';
-import type { FieldProblem, ImportResult, TapCsvRow } from '@lucky-thread/contract';
+import type { FieldProblem, ImportResult, TapCsvRow, TapPointView } from '@lucky-thread/contract';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
 import { invalid, notFound } from '../http/problem';
 import { findModel } from '../vehicles/modelRepository';
 import { tapsFromCsv } from './tapCsv';
-import type { StoredTapPoint } from './tapRepository';
 import { changeNote, insertTapPoint, listTapPoints } from './tapRepository';
 
 /**
@@ -59,7 +58,7 @@ async function write(
   actor: Actor,
   modelId: string,
   rows: readonly TapCsvRow[],
-  known: ReadonlyMap<string, StoredTapPoint>,
+  known: ReadonlyMap<string, TapPointView>,
 ): Promise<ImportResult> {
   let added = 0;
   let changed = 0;
@@ -108,7 +107,7 @@ function newTap(
   };
 }
 
-function firstDifference(stored: StoredTapPoint, row: TapCsvRow): string | undefined {
+function firstDifference(stored: TapPointView, row: TapCsvRow): string | undefined {
   const pairs: readonly (readonly [string, unknown, unknown])[] = [
     ['slot', stored.slotId, row.slot],
     ['function', stored.function, row.function],

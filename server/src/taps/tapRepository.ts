@@ -8,12 +8,6 @@ import type { Database } from '../db/database';
 import { models, readings, tapObservations, tapPoints, users } from '../db/schema';
 import { readingView } from '../readings/readingRepository';
 
-/** A tap point with the job it came from. */
-export interface StoredTapPoint extends TapPointView {
-  readonly jobId: string | null;
-  readonly feedId: string | null;
-}
-
 /** A tap point to be stored. */
 export type NewTapPoint = typeof tapPoints.$inferInsert;
 
@@ -22,7 +16,7 @@ export async function listTapPoints(
   db: Database,
   shopId: string,
   modelId: string,
-): Promise<StoredTapPoint[]> {
+): Promise<TapPointView[]> {
   const rows = await db
     .select({ tap: tapPoints, panels: models.panels, loggedBy: users.name })
     .from(tapPoints)
@@ -95,10 +89,10 @@ async function listObservations(
 function tapView(
   row: { tap: typeof tapPoints.$inferSelect; panels: Panel[]; loggedBy: string },
   observations: ObservationView[],
-): StoredTapPoint {
+): TapPointView {
   const { tap } = row;
   const slot = row.panels.flatMap((panel) => panel.slots).find((one) => one.id === tap.slotId);
-  const view: StoredTapPoint = {
+  const view: TapPointView = {
     id: tap.id,
     modelId: tap.modelId,
     jobId: tap.jobId,

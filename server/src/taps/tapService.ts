@@ -13,7 +13,6 @@ import { conflict, invalid } from '../http/problem';
 import { getJob } from '../jobs/jobService';
 import { listReadings } from '../readings/readingRepository';
 import { findModel } from '../vehicles/modelRepository';
-import type { StoredTapPoint } from './tapRepository';
 import { insertTapPoint, listTapPoints } from './tapRepository';
 
 /**
@@ -82,7 +81,7 @@ function chosenSlot(job: JobView, request: LogTapRequest, slots: readonly Slot[]
 function findings(
   slot: Slot,
   readings: readonly Reading[],
-  taps: readonly StoredTapPoint[],
+  taps: readonly TapPointView[],
   job: JobView,
 ): Pick<TapPointView, 'function' | 'supplyContact'> & { matrix: MatrixCell[] } {
   const others = taps.filter((tap) => tap.jobId !== job.id);

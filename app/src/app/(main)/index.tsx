@@ -1,0 +1,3 @@
+import { JobsScreen } from '../../features/job/JobsScreen';
+
+export default JobsScreen;

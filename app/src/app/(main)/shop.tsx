@@ -1,0 +1,3 @@
+import { ShopScreen } from '../../features/shop/ShopScreen';
+
+export default ShopScreen;

@@ -1,0 +1,3 @@
+import { ModelsScreen } from '../../../features/vehicles/ModelsScreen';
+
+export default ModelsScreen;

@@ -1,0 +1,3 @@
+import { JobShell } from '../../../features/job/JobShell';
+
+export default JobShell;

@@ -1,0 +1,7 @@
+import { BuildScreen } from '../../../features/build/BuildScreen';
+import { useJobContext } from '../../../features/job/JobShell';
+
+/** Build. */
+export default function BuildRoute() {
+  return <BuildScreen context={useJobContext()} />;
+}

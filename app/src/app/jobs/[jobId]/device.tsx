@@ -1,0 +1,7 @@
+import { DeviceSummary } from '../../../features/job/SummaryScreens';
+import { useJobContext } from '../../../features/job/JobShell';
+
+/** The device of the job. */
+export default function DeviceRoute() {
+  return <DeviceSummary context={useJobContext()} />;
+}

@@ -1,0 +1,9 @@
+import { Redirect, useLocalSearchParams } from 'expo-router';
+import { useJobContext } from '../../../features/job/JobShell';
+
+/** A job without a phase opens where the work is. */
+export default function JobIndex() {
+  const { jobId } = useLocalSearchParams<{ jobId: string }>();
+  const { job } = useJobContext();
+  return <Redirect href={`/jobs/${jobId}/${job.phase}`} />;
+}

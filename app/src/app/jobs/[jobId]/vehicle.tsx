@@ -1,0 +1,7 @@
+import { VehicleSummary } from '../../../features/job/SummaryScreens';
+import { useJobContext } from '../../../features/job/JobShell';
+
+/** The car of the job. */
+export default function VehicleRoute() {
+  return <VehicleSummary context={useJobContext()} />;
+}

@@ -1,0 +1,3 @@
+import { NewJobScreen } from '../../features/job/NewJobScreen';
+
+export default NewJobScreen;

@@ -1,0 +1,3 @@
+import { SignInScreen } from '../features/session/SignInScreen';
+
+export default SignInScreen;

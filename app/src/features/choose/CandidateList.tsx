@@ -1,0 +1,99 @@
+import type { Candidate } from '@lucky-thread/core/choose';
+import type { Verdict } from '@lucky-thread/core/identify';
+import type { Slot } from '@lucky-thread/core/vehicle';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { TouchableRipple } from 'react-native-paper';
+import { ActionButton } from '../../ui/ActionButton';
+import { Stitch } from '../../ui/Stitch';
+import { usePalette } from '../../ui/ThemeProvider';
+import { RADIUS, SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+
+/** Props of {@link CandidateList}. */
+export interface CandidateListProps {
+  readonly feedId: string;
+  readonly candidates: readonly Candidate[];
+  readonly verdicts: ReadonlyMap<string, Verdict>;
+  readonly slots: ReadonlyMap<string, Slot>;
+  readonly chosenId: string | undefined;
+  readonly onChoose: (slotId: string) => void;
+}
+
+const SHOWN_FIRST = 3;
+
+/** The slots that could serve a feed, best first, each with the sentence that explains its place. */
+export function CandidateList(props: CandidateListProps) {
+  const [all, setAll] = useState(false);
+  const shown = props.candidates.filter(
+    (one, index) => all || index < SHOWN_FIRST || one.slotId === props.chosenId,
+  );
+  const rest = props.candidates.length - shown.length;
+  return (
+    <View style={styles.list} role="radiogroup" aria-label="Slots for this feed">
+      {shown.map((candidate, index) => (
+        <CandidateRow key={candidate.slotId} {...props} candidate={candidate} best={index === 0} />
+      ))}
+      {rest > 0 && (
+        <ActionButton kind="quiet" label={`${rest} more`} onPress={() => setAll(true)} />
+      )}
+    </View>
+  );
+}
+
+function CandidateRow(props: CandidateListProps & { candidate: Candidate; best: boolean }) {
+  const palette = usePalette();
+  const { candidate } = props;
+  const slot = props.slots.get(candidate.slotId);
+  const verdict = props.verdicts.get(candidate.slotId);
+  if (slot === undefined || verdict === undefined) return null;
+  const chosen = candidate.slotId === props.chosenId;
+  return (
+    <TouchableRipple
+      role="radio"
+      aria-checked={chosen}
+      aria-label={`${slot.position} ${slot.legend ?? 'no legend'}. ${candidate.because}`}
+      testID={`candidate-${props.feedId}-${slot.id}`}
+      onPress={() => props.onChoose(slot.id)}
+      style={[
+        styles.row,
+        {
+          borderColor: chosen ? palette.ink : palette.line,
+          borderWidth: chosen ? 2.5 : 1,
+          backgroundColor: palette.canvas,
+        },
+      ]}
+    >
+      <View style={styles.inside}>
+        <View style={styles.head}>
+          <Words kind="heading">
+            {chosen ? '◉' : '○'} {slot.position} {slot.legend ?? '(no legend)'}
+          </Words>
+          <Stitch stitch={verdict.stitch} step={16} />
+        </View>
+        <Words kind="small">
+          {props.best ? 'Best: ' : ''}
+          {candidate.because}
+        </Words>
+        {candidate.cautions.map((caution) => (
+          <Words kind="small" soft key={caution}>
+            {`△ ${caution}`}
+          </Words>
+        ))}
+      </View>
+    </TouchableRipple>
+  );
+}
+
+const styles = StyleSheet.create({
+  list: { gap: SPACE.s },
+  row: { borderRadius: RADIUS, padding: SPACE.m },
+  inside: { gap: SPACE.xs },
+  head: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    justifyContent: 'space-between',
+    alignItems: 'center',
+    gap: SPACE.s,
+  },
+});

@@ -1,0 +1,236 @@
+import type { Slot } from '@lucky-thread/core/vehicle';
+import { useMemo, useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { withdraw } from '../../store/outbox';
+import { carBroughtTo, carChanged, placeDeferred, slotTouched } from '../../store/probeSlice';
+import { useAppDispatch } from '../../store/store';
+import { ActionButton } from '../../ui/ActionButton';
+import { Choice } from '../../ui/Choice';
+import { useWide } from '../../ui/Screen';
+import { useShortcuts } from '../../ui/useShortcuts';
+import { usePalette } from '../../ui/ThemeProvider';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+import type { JobContext } from '../job/useJob';
+import { slotsOf } from './findSession';
+import { FusePanel } from './FusePanel';
+import { countingRows } from './jobReadings';
+import { logSentence } from './logSentence';
+import { NextDock } from './NextDock';
+import { ReadingHistory } from './ReadingHistory';
+import { ReadingPad } from './ReadingPad';
+import { StateSwitches } from './StateSwitches';
+import type { Finding } from './useFind';
+import { useFind } from './useFind';
+import { useFollowPlan } from './useFollowPlan';
+import { useTakeReading } from './useTakeReading';
+import { VerdictCard } from './VerdictCard';
+
+/** Props of {@link FindScreen}. */
+export interface FindScreenProps {
+  readonly context: JobContext;
+  /** Every feed has a source and the user goes on. */
+  readonly onFilled: () => void;
+}
+
+/** Find: the panel, the car's state, the next test, a reading in two touches, and what it all says. */
+export function FindScreen({ context, onFilled }: FindScreenProps) {
+  const finding = useFind(context);
+  const wide = useWide();
+  const palette = usePalette();
+  const parts = {
+    map: <PanelMap context={context} finding={finding} />,
+    dock: <ProbeDock context={context} finding={finding} onFilled={onFilled} />,
+    verdict: <SelectedVerdict context={context} finding={finding} />,
+    history: <History context={context} finding={finding} />,
+  };
+  if (!wide)
+    return (
+      <View style={styles.fill}>
+        <ScrollView style={styles.fill} contentContainerStyle={styles.content} role="main">
+          {parts.map}
+          {parts.verdict}
+          {parts.history}
+        </ScrollView>
+        <View style={[styles.dock, { borderColor: palette.line, backgroundColor: palette.canvas }]}>
+          {parts.dock}
+        </View>
+      </View>
+    );
+  return (
+    <View style={[styles.fill, styles.columns]} role="main">
+      <ScrollView style={styles.mapColumn} contentContainerStyle={styles.content}>
+        {parts.map}
+      </ScrollView>
+      <ScrollView style={styles.column} contentContainerStyle={styles.content}>
+        {parts.dock}
+        {parts.history}
+      </ScrollView>
+      <ScrollView style={styles.column} contentContainerStyle={styles.content}>
+        {parts.verdict}
+      </ScrollView>
+    </View>
+  );
+}
+
+interface PartProps {
+  readonly context: JobContext;
+  readonly finding: Finding;
+}
+
+function PanelMap({ context, finding }: PartProps) {
+  const dispatch = useAppDispatch();
+  const { job, model, taps } = context;
+  const { probing, advice } = finding;
+  const jobId = job.id;
+  const [panelId, setPanelId] = useState<string>();
+  const panels = model.panels;
+  const panel = panels.find((one) => one.id === panelId) ?? panels[0];
+  const verdicts = useMemo(
+    () => new Map(advice?.verdicts.map((verdict) => [verdict.sourceId, verdict]) ?? []),
+    [advice],
+  );
+  const wanted = new Set(advice?.next.kind === 'visit' ? advice.next.visit.sourceIds : []);
+  if (panel === undefined) return <Words soft>This model has no panel yet.</Words>;
+  return (
+    <View style={styles.stack}>
+      <StateSwitches
+        state={probing.state}
+        onChange={(change) => dispatch(carChanged({ jobId, change }))}
+      />
+      {panels.length > 1 && (
+        <Choice
+          label="Panel"
+          even
+          options={panels.map((one) => ({ value: one.id, label: one.name }))}
+          value={panel.id}
+          onChange={setPanelId}
+        />
+      )}
+      <FusePanel
+        panel={panel}
+        verdicts={verdicts}
+        selectedId={probing.slotId}
+        wantedIds={wanted}
+        loggedIds={new Set(taps.map((tap) => tap.slotId))}
+        onTouch={(slotId) => dispatch(slotTouched({ jobId, slotId }))}
+      />
+    </View>
+  );
+}
+
+function ProbeDock({ context, finding, onFilled }: PartProps & { onFilled: () => void }) {
+  const dispatch = useAppDispatch();
+  const { probing, advice, thinking } = finding;
+  const jobId = context.job.id;
+  const follow = useFollowPlan({ jobId, advice, thinking, probing });
+  const slot = slotsOf(context.model).find((one) => one.id === probing.slotId);
+  return (
+    <View style={styles.stack}>
+      {finding.problem !== undefined && (
+        <Words kind="small">✕ The plan could not be worked out: {finding.problem}</Words>
+      )}
+      <NextDock
+        next={advice?.next}
+        thinking={thinking}
+        state={probing.state}
+        deferred={probing.cannot}
+        onFilled={onFilled}
+        onArrived={(state, slotId) =>
+          dispatch(carBroughtTo({ jobId, state, ...(slotId === undefined ? {} : { slotId }) }))
+        }
+        onDefer={(place, deferred) => dispatch(placeDeferred({ jobId, place, deferred }))}
+      />
+      {slot === undefined ? (
+        <Words kind="small" soft>
+          Touch a slot to log a reading.
+        </Words>
+      ) : (
+        <SlotPad key={slot.id} slot={slot} context={context} finding={finding} onTaken={follow} />
+      )}
+    </View>
+  );
+}
+
+function SlotPad(props: PartProps & { slot: Slot; onTaken: () => void }) {
+  const dispatch = useAppDispatch();
+  const { slot, context, finding } = props;
+  const jobId = context.job.id;
+  const taker = useTakeReading({ jobId, sourceId: slot.id, state: finding.probing.state });
+  const last = countingRows(finding.rows).at(-1);
+  const undo = (): void => {
+    if (last !== undefined) dispatch(withdraw(jobId, last.id));
+  };
+  const take = (kept: boolean): void => {
+    if (kept) props.onTaken();
+  };
+  useShortcuts({
+    l: { what: 'Lamp lit', run: () => take(taker.glow('lit')) },
+    i: { what: 'Lamp dim', run: () => take(taker.glow('dim')) },
+    d: { what: 'Lamp dark', run: () => take(taker.glow('dark')) },
+    m: { what: 'Simulated meter', run: () => void taker.simulated().then(take) },
+    u: { what: 'Undo the last reading', run: undo },
+  });
+  return (
+    <View style={styles.pad}>
+      <View style={styles.padHead}>
+        <Words kind="heading" testID="selected-slot" lines={1} style={styles.fill}>
+          {slot.position} {slot.legend ?? '(no legend)'}
+        </Words>
+        <ActionButton
+          kind="quiet"
+          label="Undo last"
+          testID="undo"
+          disabled={last === undefined}
+          onPress={undo}
+        />
+      </View>
+      <ReadingPad taker={taker} simulated={context.model.simulated} onTaken={props.onTaken} />
+    </View>
+  );
+}
+
+function SelectedVerdict({ context, finding }: PartProps) {
+  const slot = slotsOf(context.model).find((one) => one.id === finding.probing.slotId);
+  const verdict = finding.advice?.verdicts.find((one) => one.sourceId === slot?.id);
+  if (slot === undefined || verdict === undefined) return null;
+  const own = finding.rows.filter((row) => row.sourceId === slot.id);
+  return (
+    <VerdictCard
+      key={slot.id}
+      slot={slot}
+      verdict={verdict}
+      rows={own}
+      logged={logSentence(context, slot.id)}
+    />
+  );
+}
+
+function History({ context, finding }: PartProps) {
+  const names = useMemo(
+    () => new Map(slotsOf(context.model).map((slot) => [slot.id, slot.position])),
+    [context.model],
+  );
+  return (
+    <View style={styles.stack}>
+      <Words kind="heading">Readings</Words>
+      <ReadingHistory
+        jobId={context.job.id}
+        rows={finding.rows}
+        nameOf={(slotId) => names.get(slotId) ?? slotId}
+      />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  fill: { flex: 1, minHeight: 0 },
+  columns: { flexDirection: 'row' },
+  mapColumn: { flex: 1.5 },
+  column: { flex: 1 },
+  content: { padding: SPACE.m, gap: SPACE.m },
+  stack: { gap: SPACE.m },
+  dock: { padding: SPACE.m, borderTopWidth: 1.5, maxHeight: '62%' },
+  pad: { gap: SPACE.xs },
+  padHead: { flexDirection: 'row', alignItems: 'center' },
+});

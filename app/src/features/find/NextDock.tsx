@@ -1,0 +1,107 @@
+import type { NextAction } from '@lucky-thread/core/identify';
+import type { StitchPlace, VehicleState } from '@lucky-thread/core/vehicle';
+import { PLACE_WORDS, placeOf } from '@lucky-thread/core/vehicle';
+import { StyleSheet, View } from 'react-native';
+import { ActionButton } from '../../ui/ActionButton';
+import { Caution } from '../../ui/Caution';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+
+/** Props of {@link NextDock}. */
+export interface NextDockProps {
+  readonly next: NextAction | undefined;
+  readonly thinking: boolean;
+  readonly state: VehicleState;
+  readonly deferred: readonly StitchPlace[];
+  /** The car was brought to the state of the visit. */
+  readonly onArrived: (state: VehicleState, firstSlotId: string | undefined) => void;
+  readonly onDefer: (place: StitchPlace, deferred: boolean) => void;
+  readonly onFilled: () => void;
+}
+
+/** What to do next, in one sentence, with the one button for it. */
+export function NextDock(props: NextDockProps) {
+  const { next } = props;
+  if (next === undefined)
+    return (
+      <Words soft testID="next">
+        Working out the next test…
+      </Words>
+    );
+  return (
+    <View style={styles.dock} aria-live="polite" aria-busy={props.thinking}>
+      <Words kind="instruction" testID="next">
+        {next.instruction}
+      </Words>
+      {next.kind === 'visit' && (
+        <Words kind="small" soft>
+          {next.because}
+        </Words>
+      )}
+      {next.kind === 'visit' && next.caution !== undefined && <Caution>{next.caution}</Caution>}
+      <NextButtons {...props} next={next} />
+    </View>
+  );
+}
+
+function NextButtons(props: NextDockProps & { readonly next: NextAction }) {
+  const { next } = props;
+  switch (next.kind) {
+    case 'filled':
+      return (
+        <ActionButton
+          kind="next"
+          label="Choose the taps"
+          testID="go-choose"
+          onPress={props.onFilled}
+        />
+      );
+    case 'deferred':
+      return (
+        <View style={styles.row}>
+          {next.places.map((place) => (
+            <ActionButton
+              key={place}
+              label={`Take it now: ${PLACE_WORDS[place]}`}
+              style={styles.grow}
+              onPress={() => props.onDefer(place, false)}
+            />
+          ))}
+        </View>
+      );
+    case 'exhausted':
+      return null;
+    case 'visit': {
+      const { place, state, sourceIds } = next.visit;
+      if (placeOf(props.state) === place) return null;
+      return (
+        <View style={styles.row}>
+          <ActionButton
+            kind="next"
+            label={`It is: ${PLACE_WORDS[place]}`}
+            testID="arrived"
+            style={styles.grow}
+            onPress={() => props.onArrived(state, sourceIds[0])}
+          />
+          {DEFERRABLE.includes(place) && (
+            <ActionButton
+              label="Later"
+              spoken={`Leave ${PLACE_WORDS[place]} for later`}
+              testID="defer"
+              onPress={() => props.onDefer(place, true)}
+            />
+          )}
+        </View>
+      );
+    }
+  }
+}
+
+/** Visits that cost waiting, risk or noise may be put off. */
+const DEFERRABLE: readonly StitchPlace[] = ['asleep', 'crank', 'engine'];
+
+const styles = StyleSheet.create({
+  dock: { gap: SPACE.s },
+  row: { flexDirection: 'row', gap: SPACE.s, flexWrap: 'wrap' },
+  grow: { flexGrow: 1 },
+});

@@ -1,0 +1,79 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { ActionButton } from '../../ui/ActionButton';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+import { Keypad } from './Keypad';
+import type { ReadingTaker } from './useTakeReading';
+
+/** Props of {@link ReadingPad}. */
+export interface ReadingPadProps {
+  readonly taker: ReadingTaker;
+  /** A simulated car stands behind the model. */
+  readonly simulated: boolean;
+  /** Called after a reading was kept. */
+  readonly onTaken?: () => void;
+  /** Tells two pads on one screen apart. */
+  readonly testID?: string;
+}
+
+/** The ways to log a reading, one touch each: lamp lit, dim or dark, the simulated meter, or volts by keypad. */
+export function ReadingPad(props: ReadingPadProps) {
+  const { taker, testID = 'pad' } = props;
+  const [typing, setTyping] = useState(false);
+  const [text, setText] = useState('');
+  const done = (kept: boolean): void => {
+    if (!kept) return;
+    setText('');
+    setTyping(false);
+    props.onTaken?.();
+  };
+  return (
+    <View style={styles.pad} testID={testID}>
+      <View style={styles.row}>
+        {(['lit', 'dim', 'dark'] as const).map((glow) => (
+          <ActionButton
+            key={glow}
+            label={{ lit: 'Lit', dim: 'Dim', dark: 'Dark' }[glow]}
+            spoken={`Lamp ${glow}`}
+            testID={`${testID}-${glow}`}
+            style={styles.key}
+            onPress={() => done(taker.glow(glow))}
+          />
+        ))}
+        <ActionButton
+          label={typing ? 'Close' : 'Volts'}
+          spoken={typing ? 'Close the keypad' : 'Type volts'}
+          testID={`${testID}-volts`}
+          style={styles.key}
+          onPress={() => setTyping(!typing)}
+        />
+        {props.simulated && (
+          <ActionButton
+            label="Sim meter"
+            spoken="Take the simulated meter’s value"
+            testID={`${testID}-sim`}
+            style={styles.wideKey}
+            disabled={taker.busy}
+            onPress={() => void taker.simulated().then(done)}
+          />
+        )}
+      </View>
+      {typing && <Keypad text={text} onText={setText} onLog={() => done(taker.volts(text))} />}
+      {taker.problem !== undefined && (
+        <View role="alert">
+          <Words kind="small" testID={`${testID}-problem`}>
+            ✕ {taker.problem}
+          </Words>
+        </View>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  pad: { gap: SPACE.xs },
+  row: { flexDirection: 'row', gap: SPACE.xs },
+  key: { flex: 1, paddingHorizontal: 2 },
+  wideKey: { flex: 1.5, paddingHorizontal: 2 },
+});

@@ -1,0 +1,15 @@
+import { FUNCTION_NAMES } from '@lucky-thread/core/vehicle';
+import type { JobContext } from '../job/useJob';
+
+/** What the model's log says about a slot, in a sentence; undefined when it says nothing. */
+export function logSentence(context: JobContext, slotId: string): string | undefined {
+  const tap = context.taps.find((one) => one.slotId === slotId && one.jobId !== context.job.id);
+  if (tap === undefined) return undefined;
+  const against = tap.observations.filter((one) => one.kind === 'contradicted').length;
+  const name = FUNCTION_NAMES[tap.function].term;
+  const told =
+    against === 0
+      ? 'nothing has contradicted it'
+      : `${against} reading${against === 1 ? '' : 's'} against it`;
+  return `In the log: ${name}, model year ${tap.yearFrom}, ${tap.status}, ${told}.`;
+}

@@ -1,0 +1,45 @@
+import type { FieldProblem } from '@lucky-thread/contract';
+import { ReadingRequest, validate } from '@lucky-thread/contract';
+import type { Glow } from '@lucky-thread/core/identify';
+import type { VehicleState } from '@lucky-thread/core/vehicle';
+
+/** What the installer did to get a value. */
+export type Taken =
+  | { readonly instrument: 'meter' | 'simulatedMeter'; readonly volts: number }
+  | { readonly instrument: 'lamp'; readonly glow: Glow };
+
+/** Where and when it was taken. */
+export interface Touch {
+  readonly sourceId: string;
+  readonly contact: 'a' | 'b' | undefined;
+  readonly state: VehicleState;
+  readonly at: Date;
+}
+
+/** A reading ready to be kept, or what is wrong with it. */
+export function readingRequest(
+  touch: Touch,
+  taken: Taken,
+):
+  | { readonly ok: true; readonly request: ReadingRequest }
+  | { readonly ok: false; readonly problems: readonly FieldProblem[] } {
+  const plain = {
+    sourceId: touch.sourceId,
+    ...(touch.contact === undefined ? {} : { contact: touch.contact }),
+    state: { ...touch.state },
+    ...taken,
+    takenAt: touch.at.toISOString(),
+  };
+  const result = validate(ReadingRequest, plain);
+  return result.ok ? { ok: true, request: plain as ReadingRequest } : result;
+}
+
+/**
+ * Volts as typed: a comma counts as a decimal point. Undefined when it is no number.
+ *
+ * @example parseVolts('12,4') // 12.4
+ */
+export function parseVolts(text: string): number | undefined {
+  const plain = text.trim().replace(',', '.');
+  return /^[-−]?\d*\.?\d+$|^[-−]?\d+\.$/.test(plain) ? Number(plain.replace('−', '-')) : undefined;
+}

@@ -1,0 +1,66 @@
+import type { FindAdvice } from '@lucky-thread/core/identify';
+import { PARKED } from '@lucky-thread/core/vehicle';
+import { useEffect, useMemo, useState } from 'react';
+import type { Probing } from '../../store/probeSlice';
+import { probingOpened } from '../../store/probeSlice';
+import { useAppDispatch, useAppSelector } from '../../store/store';
+import { askPlanner } from '../../workers/planner';
+import type { JobContext } from '../job/useJob';
+import { findSessionOf } from './findSession';
+import type { ReadingRow } from './jobReadings';
+import { countingRows, useJobReadings } from './jobReadings';
+
+/** Everything the Find screen and those after it know. */
+export interface Finding {
+  readonly rows: readonly ReadingRow[];
+  readonly probing: Probing;
+  /** Undefined until the worker has answered the first time. */
+  readonly advice: FindAdvice | undefined;
+  /** The advice is for older readings; new advice is on its way. */
+  readonly thinking: boolean;
+  /** Why there is no advice. */
+  readonly problem: string | undefined;
+}
+
+/** Readings, probing state and the identification's advice on a job. Taken up where the last reading left the car. */
+export function useFind(context: JobContext): Finding {
+  const dispatch = useAppDispatch();
+  const jobId = context.job.id;
+  const { rows, loaded } = useJobReadings(jobId);
+  const known = useAppSelector((state) => state.probe[jobId]);
+  const lastState = countingRows(rows).at(-1)?.state;
+  useEffect(() => {
+    if (loaded && known === undefined)
+      dispatch(probingOpened({ jobId, state: lastState ?? PARKED }));
+  }, [dispatch, jobId, known, lastState, loaded]);
+  const probing = useMemo(
+    () => known ?? { state: lastState ?? PARKED, slotId: undefined, cannot: [] },
+    [known, lastState],
+  );
+  const session = useMemo(() => findSessionOf(context, rows, probing), [context, rows, probing]);
+  const [answer, setAnswer] = useState<{ session: typeof session; advice: FindAdvice }>();
+  const [problem, setProblem] = useState<string>();
+  useEffect(() => {
+    let current = true;
+    askPlanner(session).then(
+      (advice) => {
+        if (!current) return;
+        setProblem(undefined);
+        setAnswer({ session, advice });
+      },
+      (error: unknown) => {
+        if (current) setProblem(error instanceof Error ? error.message : String(error));
+      },
+    );
+    return () => {
+      current = false;
+    };
+  }, [session]);
+  return {
+    rows,
+    probing,
+    advice: answer?.advice,
+    thinking: answer?.session !== session,
+    problem,
+  };
+}

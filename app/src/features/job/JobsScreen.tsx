@@ -1,0 +1,86 @@
+import type { JobView } from '@lucky-thread/contract';
+import { useRouter } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
+import { TouchableRipple } from 'react-native-paper';
+import { useJobsQuery } from '../../store/api';
+import { ActionButton } from '../../ui/ActionButton';
+import { JobThread } from '../../ui/JobThread';
+import { Screen } from '../../ui/Screen';
+import { Empty, Failed, Loading } from '../../ui/States';
+import { usePalette } from '../../ui/ThemeProvider';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+import { isDone, knotsOf, nextActionOf } from './phases';
+
+/** All jobs of the shop, each with its thread and what to do next. */
+export function JobsScreen() {
+  const jobs = useJobsQuery(undefined, { refetchOnMountOrArgChange: true, refetchOnFocus: true });
+  const router = useRouter();
+  if (jobs.isError && jobs.data === undefined)
+    return <Failed what="The jobs" onRetry={() => void jobs.refetch()} />;
+  if (jobs.data === undefined) return <Loading what="the jobs" />;
+  return (
+    <Screen
+      testID="jobs"
+      bottom={
+        <ActionButton
+          kind="next"
+          label="New job"
+          testID="new-job"
+          onPress={() => router.navigate('/jobs/new')}
+        />
+      }
+    >
+      <Words kind="title">Jobs</Words>
+      {jobs.data.length === 0 && (
+        <Empty
+          title="No job yet"
+          text="A job follows one thread: vehicle, device, find, choose, size, build, prove, log. Start one below."
+        />
+      )}
+      <View role="list">
+        {jobs.data.map((job) => (
+          <JobRow key={job.id} job={job} onOpen={() => router.navigate(openAt(job))} />
+        ))}
+      </View>
+    </Screen>
+  );
+}
+
+/** The screen a job is taken up at. */
+function openAt(job: JobView): `/jobs/${string}/${string}` {
+  return `/jobs/${job.id}/${isDone(job) ? 'log' : job.phase}`;
+}
+
+function JobRow({ job, onOpen }: { readonly job: JobView; readonly onOpen: () => void }) {
+  const palette = usePalette();
+  return (
+    <View role="listitem">
+      <TouchableRipple
+        role="link"
+        aria-label={`${job.vehicleName}, ${job.device.name}. ${nextActionOf(job)}`}
+        testID="job-row"
+        onPress={onOpen}
+        style={[styles.row, { borderColor: palette.line }]}
+      >
+        <View style={styles.inside}>
+          <Words kind="heading">{`${job.vehicleName}, ${job.vehicle.year}`}</Words>
+          <Words soft>{job.device.name}</Words>
+          <View style={styles.state}>
+            <JobThread knots={knotsOf({ phase: job.phase, done: isDone(job) })} />
+            <Words kind="label" style={styles.next}>
+              {nextActionOf(job)}
+            </Words>
+          </View>
+        </View>
+      </TouchableRipple>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { borderBottomWidth: 1, paddingVertical: SPACE.m },
+  inside: { gap: 2 },
+  state: { flexDirection: 'row', alignItems: 'center', gap: SPACE.m },
+  next: { flex: 1 },
+});

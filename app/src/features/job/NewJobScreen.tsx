@@ -1,0 +1,158 @@
+import type { DeviceInput, FieldProblem, ModelSummary } from '@lucky-thread/contract';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { useCreateJobMutation, useDevicesQuery, useModelsQuery } from '../../store/api';
+import { problemText } from '../../store/problemText';
+import { ActionButton } from '../../ui/ActionButton';
+import { Caution } from '../../ui/Caution';
+import { PickRow } from '../../ui/PickRow';
+import { Screen } from '../../ui/Screen';
+import { Empty, Failed, Loading } from '../../ui/States';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+import type { JobDraft } from './newJob';
+import { EMPTY_DRAFT, jobRequest, withModel } from './newJob';
+import { OwnDevice, ownDeviceDraft } from './OwnDevice';
+import { VehicleDetails } from './VehicleDetails';
+
+/** New job: which vehicle, which device. */
+export function NewJobScreen() {
+  const models = useModelsQuery();
+  const devices = useDevicesQuery();
+  const router = useRouter();
+  const [draft, setDraft] = useState<JobDraft>(EMPTY_DRAFT);
+  const [own, setOwn] = useState(false);
+  const [problems, setProblems] = useState<readonly FieldProblem[]>([]);
+  const [refusal, setRefusal] = useState<string>();
+  const [create, { isLoading }] = useCreateJobMutation();
+  // One id for all tries: a job whose answer was lost is not made twice.
+  const [id] = useState(() => uuidv7());
+  if (models.isError || devices.isError)
+    return (
+      <Failed
+        what="Vehicles and devices"
+        onRetry={() => void Promise.all([models.refetch(), devices.refetch()])}
+      />
+    );
+  if (models.data === undefined || devices.data === undefined)
+    return <Loading what="vehicles and devices" />;
+
+  const start = async (): Promise<void> => {
+    const request = jobRequest(draft);
+    setProblems(request.ok ? [] : request.problems);
+    if (!request.ok) return;
+    const result = await create({ id, body: request.body });
+    setRefusal(result.error === undefined ? undefined : problemText(result.error));
+    if (result.data !== undefined) router.replace(`/jobs/${id}/find`);
+  };
+  const model = models.data.find((one) => one.id === draft.modelId);
+  const chooseDevice = (device: DeviceInput, isOwn: boolean): void => {
+    setOwn(isOwn);
+    setDraft({ ...draft, device });
+  };
+  return (
+    <Screen
+      testID="new-job-screen"
+      bottom={
+        <View style={styles.stack}>
+          {problems.length > 0 && (
+            <View role="alert">
+              <Words kind="small" testID="job-problems">
+                ✕ {problems.map(spokenProblem).join(' · ')}
+              </Words>
+            </View>
+          )}
+          {refusal !== undefined && <Caution>{refusal}</Caution>}
+          <View style={styles.row}>
+            <ActionButton kind="quiet" label="Cancel" onPress={() => router.navigate('/')} />
+            <ActionButton
+              kind="next"
+              label="Start the job"
+              testID="start-job"
+              style={styles.grow}
+              disabled={isLoading}
+              onPress={() => void start()}
+            />
+          </View>
+        </View>
+      }
+    >
+      <Words kind="title">Which vehicle</Words>
+      <ModelPicks models={models.data} draft={draft} onDraft={setDraft} />
+      {model !== undefined && (
+        <VehicleDetails model={model} draft={draft} problems={problems} onDraft={setDraft} />
+      )}
+      <Words kind="title">Which device</Words>
+      <View role="radiogroup" aria-label="Device" style={styles.stack}>
+        {devices.data.map(({ id: deviceId, note, name, feeds }) => (
+          <PickRow
+            key={deviceId}
+            title={name}
+            text={note}
+            testID={`device-${name}`}
+            chosen={!own && draft.device?.name === name}
+            onPress={() => chooseDevice({ name, feeds }, false)}
+          />
+        ))}
+        <PickRow
+          title="Another device"
+          text="Type its feeds in yourself."
+          testID="device-own"
+          chosen={own}
+          onPress={() => chooseDevice(ownDeviceDraft(), true)}
+        />
+      </View>
+      {own && draft.device !== undefined && (
+        <OwnDevice
+          device={draft.device}
+          problems={problems}
+          onDevice={(device) => setDraft({ ...draft, device })}
+        />
+      )}
+    </Screen>
+  );
+}
+
+function ModelPicks(props: {
+  models: readonly ModelSummary[];
+  draft: JobDraft;
+  onDraft: (draft: JobDraft) => void;
+}) {
+  if (props.models.length === 0)
+    return (
+      <Empty
+        title="No vehicle models"
+        text="A job needs a model with its panels. This shop has none yet."
+      />
+    );
+  return (
+    <View role="radiogroup" aria-label="Vehicle model" style={styles.stack}>
+      {props.models.map((model) => (
+        <PickRow
+          key={model.id}
+          title={`${model.make} ${model.model} ${model.generation}`}
+          text={`${model.use}, ${model.yearFrom}–${model.yearTo} · ${model.tapPointCount === 0 ? 'nothing logged' : `${model.tapPointCount} tap points logged`}`}
+          testID={`pick-${model.model}`}
+          chosen={props.draft.modelId === model.id}
+          onPress={() => props.onDraft(withModel(props.draft, model))}
+        />
+      ))}
+    </View>
+  );
+}
+
+/** A missing choice in words; everything else as the rule says it. */
+function spokenProblem(problem: FieldProblem): string {
+  if (problem.path === 'vehicle.modelId' || problem.path === 'vehicle.steering')
+    return 'choose the vehicle';
+  if (problem.path === 'device') return 'choose the device';
+  return problem.message;
+}
+
+const styles = StyleSheet.create({
+  stack: { gap: SPACE.s },
+  row: { flexDirection: 'row', gap: SPACE.s },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,146 @@
+import type { DeviceInput, FeedInput, FeedRole, FieldProblem } from '@lucky-thread/contract';
+import { currentAt12V } from '@lucky-thread/core/size';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { ActionButton } from '../../ui/ActionButton';
+import { Card } from '../../ui/Card';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+import { problemAt } from './newJob';
+
+/** A device to begin with: one switched feed. */
+export function ownDeviceDraft(): DeviceInput {
+  return { name: '', feeds: [newFeed('switched')] };
+}
+
+function newFeed(role: FeedRole): FeedInput {
+  // The short end of a UUID is its random part.
+  return { id: `feed-${uuidv7().slice(-8)}`, name: ROLE_LABELS[role], role, currentA: 1 };
+}
+
+const ROLE_LABELS: Record<FeedRole, string> = {
+  constant: 'Constant',
+  switched: 'Switched',
+  illumination: 'Illumination',
+  ground: 'Ground',
+};
+
+/** Props of {@link OwnDevice}. */
+export interface OwnDeviceProps {
+  readonly device: DeviceInput;
+  readonly problems: readonly FieldProblem[];
+  readonly onDevice: (device: DeviceInput) => void;
+}
+
+/** A device typed in by hand: its name and its feeds. */
+export function OwnDevice({ device, problems, onDevice }: OwnDeviceProps) {
+  const setFeed = (index: number, feed: FeedInput): void =>
+    onDevice({ ...device, feeds: device.feeds.map((one, at) => (at === index ? feed : one)) });
+  return (
+    <View style={styles.stack}>
+      <Field
+        label="Name of the device"
+        testID="own-name"
+        value={device.name}
+        problem={problemAt(problems, 'device.name')}
+        onChange={(name) => onDevice({ ...device, name })}
+      />
+      {device.feeds.map((feed, index) => (
+        <Card key={feed.id}>
+          <Field
+            label="Feed"
+            value={feed.name}
+            problem={problemAt(problems, `device.feeds.${index}.name`)}
+            onChange={(name) => setFeed(index, { ...feed, name })}
+          />
+          <Choice
+            label="Role"
+            options={(Object.keys(ROLE_LABELS) as FeedRole[]).map((role) => ({
+              value: role,
+              label: ROLE_LABELS[role],
+            }))}
+            value={feed.role}
+            onChange={(role) => setFeed(index, { ...feed, role })}
+          />
+          <Amperes
+            problem={problemAt(problems, `device.feeds.${index}.currentA`)}
+            onAmps={(currentA) => setFeed(index, { ...feed, currentA })}
+            testID={`own-amps-${index}`}
+          />
+          {device.feeds.length > 1 && (
+            <ActionButton
+              kind="quiet"
+              label="Remove this feed"
+              onPress={() =>
+                onDevice({ ...device, feeds: device.feeds.filter((one) => one.id !== feed.id) })
+              }
+            />
+          )}
+        </Card>
+      ))}
+      <ActionButton
+        label="Add a feed"
+        testID="add-feed"
+        onPress={() => onDevice({ ...device, feeds: [...device.feeds, newFeed('constant')] })}
+      />
+    </View>
+  );
+}
+
+type Unit = 'A' | 'W' | 'USB';
+
+/** Amperes at 12 V from what is printed on the device: amperes, watts, or amperes at 5 V. */
+function Amperes(props: {
+  readonly problem: string | undefined;
+  readonly onAmps: (amps: number) => void;
+  readonly testID: string;
+}) {
+  const [text, setText] = useState('1');
+  const [unit, setUnit] = useState<Unit>('A');
+  const apply = (nextText: string, nextUnit: Unit): void => {
+    setText(nextText);
+    setUnit(nextUnit);
+    props.onAmps(Number(amps(Number(nextText.replace(',', '.')), nextUnit).toFixed(3)));
+  };
+  const at12V = amps(Number(text.replace(',', '.')), unit);
+  return (
+    <View style={styles.stack}>
+      <Field
+        label="Printed on it"
+        testID={props.testID}
+        keyboard="decimal-pad"
+        value={text}
+        problem={props.problem}
+        hint={
+          Number.isFinite(at12V)
+            ? `${at12V.toFixed(2)} A at 12 V${unit === 'USB' ? ', converter 85 % efficient' : ''}`
+            : undefined
+        }
+        onChange={(next) => apply(next, unit)}
+      />
+      <Choice
+        label="Unit"
+        options={[
+          { value: 'A', label: 'A at 12 V' },
+          { value: 'W', label: 'W' },
+          { value: 'USB', label: 'A at 5 V' },
+        ]}
+        value={unit}
+        onChange={(next) => apply(text, next)}
+      />
+      <Words kind="small" soft>
+        3 A at 5 V is not 3 A at 12 V.
+      </Words>
+    </View>
+  );
+}
+
+function amps(value: number, unit: Unit): number {
+  if (unit === 'W') return currentAt12V({ kind: 'watts', watts: value });
+  return currentAt12V({ kind: 'amps', amps: value, atV: unit === 'USB' ? 5 : 12 });
+}
+
+const styles = StyleSheet.create({ stack: { gap: SPACE.s } });

@@ -1,0 +1,113 @@
+import type { ReactNode } from 'react';
+import type { FieldProblem, ModelSummary } from '@lucky-thread/contract';
+import { applies, decodeVin } from '@lucky-thread/core/vehicle';
+import { StyleSheet, View } from 'react-native';
+import { Caution } from '../../ui/Caution';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+import type { JobDraft } from './newJob';
+import { problemAt } from './newJob';
+
+/** Props of {@link VehicleDetails}. */
+export interface VehicleDetailsProps {
+  readonly model: ModelSummary;
+  readonly draft: JobDraft;
+  readonly problems: readonly FieldProblem[];
+  readonly onDraft: (draft: JobDraft) => void;
+}
+
+/** Year, trim, market, steering side and VIN of the car. */
+export function VehicleDetails({ model, draft, problems, onDraft }: VehicleDetailsProps) {
+  const year = Number(draft.year);
+  const range = applies(
+    { yearFrom: model.yearFrom, yearTo: model.yearTo, trims: [], markets: [] },
+    { year, trim: draft.trim, market: draft.market },
+  );
+  const vin = draft.vin.trim() === '' ? undefined : decodeVin(draft.vin);
+  const typeVin = (text: string): void => {
+    const decoded = decodeVin(text);
+    const decodedYear = decoded.ok ? decoded.value.modelYear : undefined;
+    onDraft({
+      ...draft,
+      vin: text,
+      ...(decodedYear === undefined ? {} : { year: String(decodedYear) }),
+    });
+  };
+  return (
+    <View style={styles.stack}>
+      <Field
+        label="VIN (optional)"
+        testID="vin"
+        value={draft.vin}
+        problem={vin?.ok === false ? vin.problems.join(' ') : undefined}
+        hint={
+          vin?.ok === true
+            ? [
+                `${vin.value.region}, model year ${vin.value.modelYear ?? 'not coded'}`,
+                ...vin.value.warnings,
+              ].join('. ')
+            : 'Fills in the year where it is coded.'
+        }
+        onChange={typeVin}
+      />
+      <Field
+        label="Model year"
+        testID="year"
+        keyboard="number-pad"
+        value={draft.year}
+        problem={problemAt(problems, 'vehicle.year')}
+        onChange={(text) => onDraft({ ...draft, year: text })}
+      />
+      {draft.year.length === 4 && range.match !== 'exact' && (
+        <Caution testID="year-warning">
+          {`Careful: ${range.reasons.join('; ')}. A car of the same name may be of another generation, with its fuse box elsewhere.`}
+        </Caution>
+      )}
+      <Labelled label="Trim">
+        <Choice
+          label="Trim"
+          options={model.trims.map((trim) => ({ value: trim, label: trim }))}
+          value={draft.trim}
+          onChange={(trim) => onDraft({ ...draft, trim })}
+        />
+      </Labelled>
+      <Labelled label="Market">
+        <Choice
+          label="Market"
+          options={model.markets.map((market) => ({ value: market, label: market }))}
+          value={draft.market}
+          onChange={(market) => onDraft({ ...draft, market })}
+        />
+      </Labelled>
+      <Labelled label="Steering wheel">
+        <Choice
+          label="Steering side"
+          options={model.steering.map((side) => ({
+            value: side,
+            label: side === 'left' ? 'On the left' : 'On the right',
+          }))}
+          value={draft.steering}
+          onChange={(steering) => onDraft({ ...draft, steering })}
+        />
+      </Labelled>
+    </View>
+  );
+}
+
+function Labelled(props: { readonly label: string; readonly children: ReactNode }) {
+  return (
+    <View style={styles.labelled}>
+      <Words kind="label" soft>
+        {props.label}
+      </Words>
+      {props.children}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  stack: { gap: SPACE.m },
+  labelled: { gap: SPACE.xs },
+});

@@ -1,0 +1,64 @@
+import type { DeviceInput, FieldProblem, ModelSummary, SteeringSide } from '@lucky-thread/contract';
+import { CreateJobRequest, validate } from '@lucky-thread/contract';
+
+/** A job as it is being typed in. */
+export interface JobDraft {
+  readonly modelId: string | undefined;
+  readonly year: string;
+  readonly trim: string;
+  readonly market: string;
+  readonly steering: SteeringSide | undefined;
+  readonly vin: string;
+  readonly device: DeviceInput | undefined;
+}
+
+/** A draft with nothing in it. */
+export const EMPTY_DRAFT: JobDraft = {
+  modelId: undefined,
+  year: '',
+  trim: '',
+  market: '',
+  steering: undefined,
+  vin: '',
+  device: undefined,
+};
+
+/** A draft with another model: what the model leaves no choice about is filled in. */
+export function withModel(draft: JobDraft, model: ModelSummary): JobDraft {
+  return {
+    ...draft,
+    modelId: model.id,
+    year: draft.year === '' ? String(model.yearTo) : draft.year,
+    trim: model.trims[0] ?? '',
+    market: model.markets[0] ?? '',
+    steering: model.steering[0] ?? 'left',
+  };
+}
+
+/** The request that a draft makes, or what is still wrong with it. */
+export function jobRequest(
+  draft: JobDraft,
+):
+  | { readonly ok: true; readonly body: CreateJobRequest }
+  | { readonly ok: false; readonly problems: readonly FieldProblem[] } {
+  const { modelId, trim, market, steering, device } = draft;
+  const vin = draft.vin.trim().toUpperCase();
+  const plain = {
+    vehicle: {
+      ...(modelId === undefined ? {} : { modelId }),
+      year: draft.year.trim() === '' ? undefined : Number(draft.year),
+      trim,
+      market,
+      ...(steering === undefined ? {} : { steering }),
+      ...(vin === '' ? {} : { vin }),
+    },
+    device,
+  };
+  const result = validate(CreateJobRequest, plain);
+  return result.ok ? { ok: true, body: plain as CreateJobRequest } : result;
+}
+
+/** The problem of one field, by its path. */
+export function problemAt(problems: readonly FieldProblem[], path: string): string | undefined {
+  return problems.find((one) => one.path === path)?.message;
+}

@@ -1,0 +1,36 @@
+import type { JobView, ModelView, TapPointView } from '@lucky-thread/contract';
+import { useJobQuery, useModelQuery, useTapsQuery } from '../../store/api';
+
+/** A job with everything its screens need. */
+export interface JobContext {
+  readonly job: JobView;
+  readonly model: ModelView;
+  /** The model's log. */
+  readonly taps: readonly TapPointView[];
+}
+
+/** The job of an id with its model and the model's log; undefined while loading. */
+export function useJob(jobId: string): {
+  readonly context: JobContext | undefined;
+  readonly failed: boolean;
+  readonly retry: () => void;
+} {
+  const job = useJobQuery(jobId, { refetchOnFocus: true });
+  const modelId = job.data?.vehicle.modelId;
+  const model = useModelQuery(modelId ?? '', { skip: modelId === undefined });
+  const taps = useTapsQuery(modelId ?? '', { skip: modelId === undefined });
+  const context =
+    job.data !== undefined && model.data !== undefined && taps.data !== undefined
+      ? { job: job.data, model: model.data, taps: taps.data }
+      : undefined;
+  return {
+    context,
+    failed: context === undefined && (job.isError || model.isError || taps.isError),
+    retry: () => {
+      void job.refetch();
+      if (modelId === undefined) return;
+      void model.refetch();
+      void taps.refetch();
+    },
+  };
+}

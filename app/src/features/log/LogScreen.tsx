@@ -1,0 +1,121 @@
+import type { TapPointView } from '@lucky-thread/contract';
+import { PROOF_KINDS } from '@lucky-thread/core/prove';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { useLogTapMutation } from '../../store/api';
+import { problemText } from '../../store/problemText';
+import { ActionButton } from '../../ui/ActionButton';
+import { Card } from '../../ui/Card';
+import { Caution } from '../../ui/Caution';
+import { Field } from '../../ui/Field';
+import { Screen } from '../../ui/Screen';
+import { Stitch } from '../../ui/Stitch';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+import { supplyLandmark } from '../build/BuildScreen';
+import { useFind } from '../find/useFind';
+import { MissingTaps } from '../job/MissingTaps';
+import type { TappedFeed } from '../job/tappedFeeds';
+import { slotFeeds, tappedFeeds } from '../job/tappedFeeds';
+import type { JobContext } from '../job/useJob';
+import { feedSizeOf } from '../size/feedSize';
+import { TapPointCard } from '../vehicles/TapPointCard';
+
+/** Log: what was proven becomes the model's knowledge. */
+export function LogScreen({ context }: { readonly context: JobContext }) {
+  const router = useRouter();
+  const tapped = tappedFeeds(context);
+  const logged = context.taps.filter((tap) => tap.jobId === context.job.id);
+  const isLogged = (feedId: string): boolean => context.job.loggedFeedIds.includes(feedId);
+  const open = tapped.filter(({ feed }) => !isLogged(feed.id));
+  if (tapped.length < slotFeeds(context).length) return <MissingTaps />;
+  return (
+    <Screen
+      testID="log"
+      bottom={
+        open.length === 0 ? (
+          <ActionButton
+            kind="next"
+            label="See the model’s tap points"
+            testID="go-model"
+            onPress={() => router.navigate(`/vehicles/${context.model.id}`)}
+          />
+        ) : undefined
+      }
+    >
+      {open.length === 0 && (
+        <Words kind="instruction" testID="all-logged">
+          Logged. The next job on this model starts with {logged.length === 1 ? 'it' : 'them'}.
+        </Words>
+      )}
+      {open.map((one) => (
+        <LogCard key={one.feed.id} context={context} tapped={one} />
+      ))}
+      {logged.map((tap) => (
+        <TapPointCard key={tap.id} tap={tap} model={context.model} />
+      ))}
+    </Screen>
+  );
+}
+
+function LogCard({ context, tapped }: { context: JobContext; tapped: TappedFeed }) {
+  const finding = useFind(context);
+  const [logTap, { isLoading }] = useLogTapMutation();
+  const [note, setNote] = useState('');
+  const [problem, setProblem] = useState<string>();
+  // One id for all tries, so that a try whose answer was lost is not logged twice.
+  const [id] = useState(() => uuidv7());
+  const { feed, slot, plan } = tapped;
+  const verdict = finding.advice?.verdicts.find((one) => one.sourceId === slot.id);
+  const size = feedSizeOf(tapped);
+  const landmark = supplyLandmark(context, finding.rows, tapped);
+  const proven = PROOF_KINDS.every((kind) => plan.proofs?.includes(kind) === true);
+  const waiting = finding.rows.some((row) => row.saved === 'unsaved' || row.saved === 'sending');
+  const write = async (): Promise<TapPointView | undefined> => {
+    if (size?.ok !== true) return undefined;
+    const proofs = (plan.proofs ?? []).map((kind) => ({ kind, passed: true }));
+    const body = { feedId: feed.id, proofs, fuseA: size.fuseA, awg: size.awg, note };
+    const result = await logTap({ jobId: context.job.id, id, body });
+    setProblem(result.error === undefined ? undefined : problemText(result.error));
+    return result.data;
+  };
+  return (
+    <Card testID={`log-${feed.id}`}>
+      <View style={styles.head}>
+        <View style={styles.grow}>
+          <Words kind="heading">{`${slot.position} ${slot.legend ?? '(no legend)'}`}</Words>
+          <Words>{verdict?.headline ?? ''}</Words>
+          <Words kind="small" soft>
+            {`${feed.name} · supply at the ${landmark ?? '(not read)'}${size?.ok === true ? ` · ${size.fuseA} A fuse, ${size.awg} AWG` : ''}`}
+          </Words>
+        </View>
+        {verdict !== undefined && <Stitch stitch={verdict.stitch} named step={24} />}
+      </View>
+      {!proven && <Caution>Not all closing proofs have been shown: go back to Prove.</Caution>}
+      {waiting && (
+        <Words kind="small">Some readings are not saved yet; they are part of the evidence.</Words>
+      )}
+      <Field
+        label="Note for the next installer"
+        value={note}
+        onChange={setNote}
+        testID={`note-${feed.id}`}
+      />
+      {problem !== undefined && <Caution testID={`log-problem-${feed.id}`}>{problem}</Caution>}
+      <ActionButton
+        kind="next"
+        label="Write it into the log"
+        testID={`write-${feed.id}`}
+        disabled={!proven || isLoading || waiting || size?.ok !== true}
+        onPress={() => void write()}
+      />
+    </Card>
+  );
+}
+
+const styles = StyleSheet.create({
+  head: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.m },
+  grow: { flex: 1, minWidth: 180 },
+});

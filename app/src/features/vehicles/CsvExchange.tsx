@@ -1,0 +1,90 @@
+import type { FieldProblem } from '@lucky-thread/contract';
+import { createElement, useId, useState } from 'react';
+import type { ChangeEvent } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { useImportTapsMutation } from '../../store/api';
+import { problemOf, problemText } from '../../store/problemText';
+import { ActionButton } from '../../ui/ActionButton';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+
+/** A model's tap points out to a spreadsheet and back. */
+export function CsvExchange({ modelId }: { readonly modelId: string }) {
+  const [importTaps, { isLoading }] = useImportTapsMutation();
+  const [said, setSaid] = useState<string>();
+  const [problems, setProblems] = useState<readonly FieldProblem[]>([]);
+  const read = async (csv: string): Promise<void> => {
+    const result = await importTaps({ modelId, csv });
+    const problem = problemOf(result.error);
+    setProblems(problem?.errors ?? []);
+    if (result.data === undefined)
+      setSaid(
+        `Nothing was imported. ${problem?.errors === undefined ? problemText(result.error) : ''}`,
+      );
+    else
+      setSaid(
+        `${result.data.added} added, ${result.data.changed} changed, ${result.data.unchanged} as before.`,
+      );
+  };
+  return (
+    <View style={styles.stack} testID="csv">
+      <View style={styles.row}>
+        <ActionButton
+          label="Export CSV"
+          testID="export"
+          onPress={() => window.location.assign(`/api/models/${modelId}/taps.csv`)}
+        />
+        <FilePicker label="Import CSV" disabled={isLoading} onText={(csv) => void read(csv)} />
+      </View>
+      {said !== undefined && (
+        <View role="status">
+          <Words testID="import-said">{said}</Words>
+          {problems.map((one) => (
+            <Words
+              kind="small"
+              key={`${one.path}${one.message}`}
+            >{`✕ ${one.path}: ${one.message}`}</Words>
+          ))}
+        </View>
+      )}
+    </View>
+  );
+}
+
+/** A button that opens the browser's own file dialog. */
+function FilePicker(props: { label: string; disabled: boolean; onText: (text: string) => void }) {
+  const id = useId();
+  const change = (event: ChangeEvent<HTMLInputElement>): void => {
+    const input = event.target;
+    const file = input.files?.[0];
+    if (file === undefined) return;
+    void file.text().then((text) => {
+      // The same file may be chosen again after it was mended.
+      input.value = '';
+      props.onText(text);
+    });
+  };
+  return (
+    <View>
+      {createElement('input', {
+        id,
+        type: 'file',
+        accept: '.csv,text/csv',
+        'aria-label': props.label,
+        'data-testid': 'import-file',
+        style: { position: 'absolute', width: 1, height: 1, opacity: 0 },
+        onChange: change,
+      })}
+      <ActionButton
+        label={props.label}
+        disabled={props.disabled}
+        onPress={() => document.getElementById(id)?.click()}
+      />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  stack: { gap: SPACE.s },
+  row: { flexDirection: 'row', gap: SPACE.s },
+});

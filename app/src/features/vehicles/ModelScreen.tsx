@@ -1,0 +1,56 @@
+import { StyleSheet, View } from 'react-native';
+import { useModelQuery, useTapsQuery } from '../../store/api';
+import { Screen } from '../../ui/Screen';
+import { Empty, Failed, Loading } from '../../ui/States';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+import { CsvExchange } from './CsvExchange';
+import { TapPointCard } from './TapPointCard';
+
+/** A vehicle model: where its panels are and what the log knows. */
+export function ModelScreen({ modelId }: { readonly modelId: string }) {
+  const model = useModelQuery(modelId);
+  const taps = useTapsQuery(modelId, { refetchOnMountOrArgChange: true });
+  if (model.isError || taps.isError)
+    return (
+      <Failed
+        what="The vehicle model"
+        onRetry={() => void Promise.all([model.refetch(), taps.refetch()])}
+      />
+    );
+  if (model.data === undefined || taps.data === undefined)
+    return <Loading what="the vehicle model" />;
+  const view = model.data;
+  return (
+    <Screen testID="model">
+      <View>
+        <Words kind="title">{`${view.make} ${view.model} ${view.generation}`}</Words>
+        <Words soft>
+          {`${view.use}, ${view.yearFrom}–${view.yearTo}, ${view.keyType}, ${view.steering.join(' or ')}-hand drive`}
+        </Words>
+      </View>
+      <Words kind="heading">Tap points</Words>
+      {taps.data.length === 0 ? (
+        <Empty
+          title="Nothing logged yet"
+          text="The first proven tap of this model will stand here, with its readings."
+        />
+      ) : (
+        taps.data.map((tap) => <TapPointCard key={tap.id} tap={tap} model={view} />)
+      )}
+      <CsvExchange modelId={modelId} />
+      <Words kind="heading">Fuse panels</Words>
+      {view.panels.map((panel) => (
+        <View key={panel.id} style={styles.panel}>
+          <Words kind="label">{panel.name}</Words>
+          <Words>{panel.location}</Words>
+          {panel.access.map((step, index) => (
+            <Words kind="small" soft key={step}>{`${index + 1}. ${step}`}</Words>
+          ))}
+        </View>
+      ))}
+    </Screen>
+  );
+}
+
+const styles = StyleSheet.create({ panel: { gap: SPACE.xs } });

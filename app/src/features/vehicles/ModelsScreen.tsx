@@ -1,0 +1,65 @@
+import { useRouter } from 'expo-router';
+import { StyleSheet, View } from 'react-native';
+import { TouchableRipple } from 'react-native-paper';
+import { useModelsQuery } from '../../store/api';
+import { Screen } from '../../ui/Screen';
+import { Empty, Failed, Loading } from '../../ui/States';
+import { usePalette } from '../../ui/ThemeProvider';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+
+/** The shop's vehicle models with how much the log knows of each. */
+export function ModelsScreen() {
+  const models = useModelsQuery();
+  const router = useRouter();
+  const palette = usePalette();
+  if (models.isError)
+    return <Failed what="The vehicle models" onRetry={() => void models.refetch()} />;
+  if (models.data === undefined) return <Loading what="the vehicle models" />;
+  return (
+    <Screen testID="models">
+      <Words kind="title">Vehicles</Words>
+      {models.data.length === 0 && (
+        <Empty
+          title="No vehicle models"
+          text="This shop was started without demo data. Start the demo to see some."
+        />
+      )}
+      <View role="list">
+        {models.data.map((model) => (
+          <View role="listitem" key={model.id}>
+            <TouchableRipple
+              role="link"
+              aria-label={`${model.make} ${model.model} ${model.generation}, ${model.use}`}
+              testID={`model-${model.model}`}
+              onPress={() => router.navigate(`/vehicles/${model.id}`)}
+              style={[styles.row, { borderColor: palette.line }]}
+            >
+              <View style={styles.inside}>
+                <View style={styles.grow}>
+                  <Words kind="heading">{`${model.make} ${model.model} ${model.generation}`}</Words>
+                  <Words kind="small" soft>
+                    {`${model.use}, ${model.yearFrom}–${model.yearTo}`}
+                  </Words>
+                </View>
+                <View style={styles.count}>
+                  <Words kind="figure">{model.tapPointCount}</Words>
+                  <Words kind="small" soft>
+                    {model.tapPointCount === 1 ? 'tap point' : 'tap points'}
+                  </Words>
+                </View>
+              </View>
+            </TouchableRipple>
+          </View>
+        ))}
+      </View>
+    </Screen>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { borderBottomWidth: 1, paddingVertical: SPACE.m },
+  inside: { flexDirection: 'row', alignItems: 'center', gap: SPACE.m },
+  grow: { flex: 1 },
+  count: { alignItems: 'center', minWidth: 72 },
+});

@@ -1,0 +1,58 @@
+import type { StateChange, StitchPlace, VehicleState } from '@lucky-thread/core/vehicle';
+import { nextState } from '@lucky-thread/core/vehicle';
+import type { PayloadAction } from '@reduxjs/toolkit';
+import { createSlice } from '@reduxjs/toolkit';
+
+/** Where the installer is within one job. */
+export interface Probing {
+  readonly state: VehicleState;
+  readonly slotId: string | undefined;
+  /** Places left for later. */
+  readonly cannot: readonly StitchPlace[];
+}
+
+const initialState: Record<string, Probing> = {};
+
+const slice = createSlice({
+  name: 'probe',
+  initialState,
+  reducers: {
+    /** The job's probing begins or is taken up again in a state. */
+    probingOpened: (all, action: PayloadAction<{ jobId: string; state: VehicleState }>) => {
+      const { jobId, state } = action.payload;
+      all[jobId] ??= { state, slotId: undefined, cannot: [] };
+    },
+    carChanged: (all, action: PayloadAction<{ jobId: string; change: StateChange }>) => {
+      const probing = all[action.payload.jobId];
+      if (probing !== undefined) probing.state = nextState(probing.state, action.payload.change);
+    },
+    carBroughtTo: (
+      all,
+      action: PayloadAction<{ jobId: string; state: VehicleState; slotId?: string }>,
+    ) => {
+      const { jobId, state, slotId } = action.payload;
+      const probing = all[jobId];
+      if (probing === undefined) return;
+      probing.state = state;
+      if (slotId !== undefined) probing.slotId = slotId;
+    },
+    slotTouched: (all, action: PayloadAction<{ jobId: string; slotId: string }>) => {
+      const probing = all[action.payload.jobId];
+      if (probing !== undefined) probing.slotId = action.payload.slotId;
+    },
+    placeDeferred: (
+      all,
+      action: PayloadAction<{ jobId: string; place: StitchPlace; deferred: boolean }>,
+    ) => {
+      const { jobId, place, deferred } = action.payload;
+      const probing = all[jobId];
+      if (probing === undefined) return;
+      probing.cannot = probing.cannot.filter((one) => one !== place);
+      if (deferred) probing.cannot.push(place);
+    },
+  },
+});
+
+export const { probingOpened, carChanged, carBroughtTo, slotTouched, placeDeferred } =
+  slice.actions;
+export const probeReducer = slice.reducer;

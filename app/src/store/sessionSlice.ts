@@ -1,0 +1,18 @@
+import { createSlice } from '@reduxjs/toolkit';
+
+/** Whether the server said that the session has ended. */
+const slice = createSlice({
+  name: 'session',
+  initialState: { expired: false },
+  reducers: {
+    sessionExpired: (state) => {
+      state.expired = true;
+    },
+    sessionRenewed: (state) => {
+      state.expired = false;
+    },
+  },
+});
+
+export const { sessionExpired, sessionRenewed } = slice.actions;
+export const sessionReducer = slice.reducer;

@@ -1,0 +1,28 @@
+import { useEffect, useState } from 'react';
+import { flushOutbox, followOtherTabs, openOutbox } from './outbox';
+import { loadPrefs, savePrefs } from './prefsSlice';
+import type { AppStore } from './store';
+import { makeStore, useAppDispatch, useAppSelector } from './store';
+
+/** The store of this tab, made once. */
+export function useAppStore(): AppStore {
+  const [store] = useState(() => makeStore(loadPrefs(window.localStorage)));
+  return store;
+}
+
+/** Takes up unconfirmed readings, follows other tabs, sends when the network is back, keeps preferences. */
+export function useAppStart(): void {
+  const dispatch = useAppDispatch();
+  const prefs = useAppSelector((state) => state.prefs);
+  useEffect(() => savePrefs(window.localStorage, prefs), [prefs]);
+  useEffect(() => {
+    void dispatch(openOutbox());
+    const online = (): void => void dispatch(flushOutbox());
+    window.addEventListener('online', online);
+    const release = followOtherTabs(dispatch);
+    return () => {
+      window.removeEventListener('online', online);
+      release();
+    };
+  }, [dispatch]);
+}

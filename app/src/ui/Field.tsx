@@ -1,0 +1,59 @@
+import type { KeyboardTypeOptions } from 'react-native';
+import { StyleSheet, View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import { usePalette } from './ThemeProvider';
+import { FACES, SPACE } from './tokens';
+import { Words } from './Words';
+
+/** Props of {@link Field}. */
+export interface FieldProps {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (text: string) => void;
+  /** What is wrong with it; shown and read out. */
+  readonly problem?: string | undefined;
+  readonly hint?: string | undefined;
+  readonly secret?: boolean;
+  readonly keyboard?: KeyboardTypeOptions;
+  readonly testID?: string;
+  readonly onSubmit?: () => void;
+}
+
+/** A text field with its label, hint and problem. */
+export function Field(props: FieldProps) {
+  const palette = usePalette();
+  const below = props.problem ?? props.hint;
+  return (
+    <View style={styles.field}>
+      <TextInput
+        mode="outlined"
+        label={props.label}
+        aria-label={props.label}
+        testID={props.testID}
+        value={props.value}
+        onChangeText={props.onChange}
+        onSubmitEditing={props.onSubmit}
+        secureTextEntry={props.secret}
+        keyboardType={props.keyboard}
+        error={props.problem !== undefined}
+        autoCapitalize="none"
+        style={{ backgroundColor: palette.raised }}
+        contentStyle={styles.content}
+      />
+      {below !== undefined && (
+        <Words
+          kind="small"
+          soft={props.problem === undefined}
+          testID={props.testID === undefined ? undefined : `${props.testID}-below`}
+        >
+          {props.problem === undefined ? below : `✕ ${below}`}
+        </Words>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  field: { gap: SPACE.xs },
+  content: { fontFamily: FACES.text, fontSize: 17 },
+});

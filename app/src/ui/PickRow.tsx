@@ -1,0 +1,54 @@
+import { StyleSheet, View } from 'react-native';
+import { TouchableRipple } from 'react-native-paper';
+import { usePalette } from './ThemeProvider';
+import { RADIUS, SPACE, TARGET } from './tokens';
+import { Words } from './Words';
+
+/** Props of {@link PickRow}. */
+export interface PickRowProps {
+  readonly title: string;
+  readonly text: string;
+  readonly chosen: boolean;
+  readonly onPress: () => void;
+  readonly testID?: string;
+}
+
+/** One of a longer list of choices, with a line about it. */
+export function PickRow(props: PickRowProps) {
+  const palette = usePalette();
+  return (
+    <TouchableRipple
+      role="radio"
+      aria-checked={props.chosen}
+      aria-label={`${props.title}. ${props.text}`}
+      testID={props.testID}
+      onPress={props.onPress}
+      style={[
+        styles.row,
+        {
+          backgroundColor: palette.raised,
+          borderColor: props.chosen ? palette.ink : 'transparent',
+        },
+      ]}
+    >
+      <View style={styles.inside}>
+        <Words kind="action" style={styles.mark}>
+          {props.chosen ? '◉' : '○'}
+        </Words>
+        <View style={styles.text}>
+          <Words kind="action">{props.title}</Words>
+          <Words kind="small" soft>
+            {props.text}
+          </Words>
+        </View>
+      </View>
+    </TouchableRipple>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { minHeight: TARGET, borderRadius: RADIUS, borderWidth: 2, padding: SPACE.s },
+  inside: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
+  mark: { width: 28, textAlign: 'center' },
+  text: { flex: 1 },
+});

@@ -1,0 +1,44 @@
+import type { ReactNode } from 'react';
+import { ScrollView, StyleSheet, View, useWindowDimensions } from 'react-native';
+import { usePalette } from './ThemeProvider';
+import { SPACE, WIDE } from './tokens';
+
+/** Props of {@link Screen}. */
+export interface ScreenProps {
+  readonly children: ReactNode;
+  /** What stays under the thumb. */
+  readonly bottom?: ReactNode;
+  readonly testID?: string;
+}
+
+/** Whether there is room to lay things side by side. */
+export function useWide(): boolean {
+  return useWindowDimensions().width >= WIDE;
+}
+
+/** A page that scrolls, with its main action below. */
+export function Screen(props: ScreenProps) {
+  const palette = usePalette();
+  return (
+    <View style={[styles.screen, { backgroundColor: palette.canvas }]} testID={props.testID}>
+      <ScrollView contentContainerStyle={styles.content} style={styles.scroll} role="main">
+        <View style={styles.column}>{props.children}</View>
+      </ScrollView>
+      {props.bottom !== undefined && (
+        <View
+          style={[styles.bottom, { borderColor: palette.line, backgroundColor: palette.canvas }]}
+        >
+          <View style={styles.column}>{props.bottom}</View>
+        </View>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  screen: { flex: 1, minHeight: 0 },
+  scroll: { flex: 1 },
+  content: { padding: SPACE.l, alignItems: 'center' },
+  column: { width: '100%', maxWidth: 760, gap: SPACE.l },
+  bottom: { padding: SPACE.m, borderTopWidth: 1, alignItems: 'center' },
+});

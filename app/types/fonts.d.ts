@@ -1,0 +1,4 @@
+declare module '*.ttf' {
+  const source: number;
+  export default source;
+}
