@@ -1,3 +1,4 @@
+import 'reflect-metadata';
 export { DeviceInput, FEED_ROLES, FeedInput, needsOf } from './device';
 export type { DeviceView, FeedRole } from './device';
 export {

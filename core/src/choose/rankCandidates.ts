@@ -39,12 +39,12 @@ const WORTH = {
   sure: 0.5,
   logged: 0.15,
   unknownLabel: -0.2,
-  caution: -0.25,
+  caution: -0.7,
   tight: -0.1,
   headroom: 0.1,
 };
 /** Below this a slot is not worth showing. */
-const SHOWN = 0.05;
+const SHOWN = 0.15;
 
 /** Slots that could serve a feed, best first, and those that must not, with reasons. Deterministic: ties by position. */
 export function rankCandidates(input: RankInput): {

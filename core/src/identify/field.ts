@@ -1,5 +1,6 @@
 import type { Need } from './needs';
 import { meetsProbability } from './needs';
+import type { SafetyClass } from './lexicon';
 import { readLabel } from './readLabel';
 import type { Source } from './source';
 import type { Verdict } from './verdict';
@@ -16,6 +17,12 @@ const FIELD_SIZE = 3;
 /** Below this a source isn't worth planning for. */
 const HOPELESS = 0.01;
 
+/**
+ * How welcome a source is by its legend: a cautious one serves only when nothing better does, and one whose legend
+ * can't be read may be anything, a safety circuit too.
+ */
+const WELCOME: Record<SafetyClass, number> = { free: 1, unknown: 0.5, caution: 0.25, block: 0 };
+
 /** The sources and verdicts that needs are filled from. */
 export interface Field {
   readonly sources: readonly Source[];
@@ -23,6 +30,8 @@ export interface Field {
   readonly needs: readonly Need[];
   /** Verdicts of the sources that may serve at all, see `isCandidate`. */
   readonly candidates: readonly Verdict[];
+  /** Safety class of each source's legend, by source id. */
+  readonly classes: ReadonlyMap<string, SafetyClass>;
 }
 
 /** Prepares a field: which sources may serve is settled once. */
@@ -33,7 +42,8 @@ export function fieldOf(
 ): Field {
   const byId = new Map(verdicts.map((verdict) => [verdict.sourceId, verdict]));
   const candidates = sources.filter(isCandidate).flatMap((source) => byId.get(source.id) ?? []);
-  return { sources, verdicts: byId, needs, candidates };
+  const classes = new Map(sources.map((source) => [source.id, readLabel(source.legend).safety]));
+  return { sources, verdicts: byId, needs, candidates, classes };
 }
 
 /** Whether a verdict fills a need: sure enough and no look-alike left open. */
@@ -55,9 +65,10 @@ export function assignFilled(field: Field): ReadonlyMap<string, string> {
         needId: need.id,
         sourceId: verdict.sourceId,
         chance: meetsProbability(need, verdict.posterior),
+        welcome: welcome(verdict, field),
       })),
   );
-  pairs.sort((left, right) => right.chance - left.chance);
+  pairs.sort((left, right) => right.chance * right.welcome - left.chance * left.welcome);
   const filled = new Map<string, string>();
   const taken = new Set<string>();
   for (const { needId, sourceId } of pairs) {
@@ -74,10 +85,15 @@ export function contenders(need: Need, field: Field, taken: ReadonlySet<string>)
     .filter((verdict) => !taken.has(verdict.sourceId))
     .map((verdict) => ({ verdict, chance: meetsProbability(need, verdict.posterior) }))
     .filter(({ chance }) => chance > HOPELESS)
-    .sort((left, right) => right.chance - left.chance);
-  const lead = hopeful[0]?.chance ?? 0;
+    .map(({ verdict, chance }) => ({ verdict, worth: chance * welcome(verdict, field) }))
+    .sort((left, right) => right.worth - left.worth);
+  const lead = hopeful[0]?.worth ?? 0;
   return hopeful
-    .filter(({ chance }) => chance >= FIELD_SHARE * lead)
+    .filter(({ worth }) => worth >= FIELD_SHARE * lead)
     .slice(0, FIELD_SIZE)
     .map(({ verdict }) => verdict);
+}
+
+function welcome(verdict: Verdict, field: Field): number {
+  return WELCOME[field.classes.get(verdict.sourceId) ?? 'unknown'];
 }

@@ -126,7 +126,7 @@ function ProbeDock({ context, finding, onFilled }: PartProps & { onFilled: () =>
   const follow = useFollowPlan({ jobId, advice, thinking, probing });
   const slot = slotsOf(context.model).find((one) => one.id === probing.slotId);
   return (
-    <View style={styles.stack}>
+    <View style={styles.tight}>
       {finding.problem !== undefined && (
         <Words kind="small">✕ The plan could not be worked out: {finding.problem}</Words>
       )}
@@ -230,6 +230,7 @@ const styles = StyleSheet.create({
   column: { flex: 1 },
   content: { padding: SPACE.m, gap: SPACE.m },
   stack: { gap: SPACE.m },
+  tight: { gap: SPACE.s },
   dock: { padding: SPACE.m, borderTopWidth: 1.5, maxHeight: '62%' },
   pad: { gap: SPACE.xs },
   padHead: { flexDirection: 'row', alignItems: 'center' },

@@ -2,7 +2,7 @@ import type { Verdict } from '@lucky-thread/core/identify';
 import type { Panel } from '@lucky-thread/core/vehicle';
 import { useEffect, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import Svg, { Circle, Rect } from 'react-native-svg';
+import Svg, { Rect } from 'react-native-svg';
 import { ActionButton } from '../../ui/ActionButton';
 import { usePalette } from '../../ui/ThemeProvider';
 import { SPACE } from '../../ui/tokens';
@@ -19,9 +19,12 @@ export interface FusePanelProps {
   readonly onTouch: (slotId: string) => void;
 }
 
-const ZOOMS = [0.75, 0.9, 1.15, 1.5] as const;
-const FRAME = 14;
-const SCREW = 5;
+/** Below this a legend can't be read at arm's length; the panel scrolls instead. */
+const SMALLEST_ZOOM = 0.86;
+const LARGEST_ZOOM = 1.7;
+/** One step of the zoom buttons. */
+const ZOOM_STEP = 1.25;
+const FRAME = 8;
 
 /** A fuse panel drawn from its data; it zooms in steps and keeps the touched slot in sight. */
 export function FusePanel(props: FusePanelProps) {
@@ -29,11 +32,10 @@ export function FusePanel(props: FusePanelProps) {
   const { panel, selectedId } = props;
   const lie = panel.slots[0]?.lie ?? 'tall';
   const [available, setAvailable] = useState(0);
-  const [zoomStep, setZoomStep] = useState<number>();
-  const natural = panel.columns * CELL[lie].width + 2 * FRAME;
-  const fitted = ZOOMS.findLastIndex((zoom) => natural * zoom <= available);
-  const step = zoomStep ?? Math.max(0, fitted);
-  const zoom = ZOOMS[step] ?? 1;
+  const [factor, setFactor] = useState(1);
+  const natural = panel.columns * CELL[lie].width;
+  const fitted = clampZoom((available - 2 * FRAME) / natural, 1.25);
+  const zoom = clampZoom(fitted * factor, LARGEST_ZOOM);
   const cell = { width: CELL[lie].width * zoom, height: CELL[lie].height * zoom };
   const width = panel.columns * cell.width + 2 * FRAME;
   const height = panel.rows * cell.height + 2 * FRAME;
@@ -59,15 +61,15 @@ export function FusePanel(props: FusePanelProps) {
           label="−"
           spoken="Smaller"
           kind="quiet"
-          disabled={step === 0}
-          onPress={() => setZoomStep(step - 1)}
+          disabled={zoom <= SMALLEST_ZOOM}
+          onPress={() => setFactor(factor / ZOOM_STEP)}
         />
         <ActionButton
           label="+"
           spoken="Larger"
           kind="quiet"
-          disabled={step === ZOOMS.length - 1}
-          onPress={() => setZoomStep(step + 1)}
+          disabled={zoom >= LARGEST_ZOOM}
+          onPress={() => setFactor(factor * ZOOM_STEP)}
         />
       </View>
       <View onLayout={(event) => setAvailable(event.nativeEvent.layout.width)}>
@@ -84,11 +86,6 @@ export function FusePanel(props: FusePanelProps) {
                 stroke={palette.line}
                 strokeWidth={1.5}
               />
-              {[SCREW + 2, width - SCREW - 2].map((x) =>
-                [SCREW + 2, height - SCREW - 2].map((y) => (
-                  <Circle key={`${x}-${y}`} cx={x} cy={y} r={SCREW - 2} fill={palette.line} />
-                )),
-              )}
             </Svg>
             {panel.slots.map((slot) => (
               <View
@@ -115,6 +112,10 @@ export function FusePanel(props: FusePanelProps) {
       </View>
     </View>
   );
+}
+
+function clampZoom(zoom: number, largest: number): number {
+  return Math.min(largest, Math.max(SMALLEST_ZOOM, zoom));
 }
 
 const styles = StyleSheet.create({

@@ -5,14 +5,13 @@ import type { Slot } from '@lucky-thread/core/vehicle';
 import { FUNCTION_NAMES } from '@lucky-thread/core/vehicle';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
-import Svg, { Path, Rect } from 'react-native-svg';
 import { HatchFill } from '../../ui/Caution';
 import { Stitch } from '../../ui/Stitch';
 import { usePalette } from '../../ui/ThemeProvider';
 import { Words } from '../../ui/Words';
 
 /** Size of a slot's cell at zoom 1, px. */
-export const CELL = { tall: { width: 66, height: 96 }, wide: { width: 84, height: 78 } } as const;
+export const CELL = { tall: { width: 68, height: 104 }, wide: { width: 80, height: 92 } } as const;
 
 /** Props of {@link SlotCell}. */
 export interface SlotCellProps {
@@ -55,51 +54,47 @@ export function SlotCell(props: SlotCellProps) {
       ]}
     >
       <View style={styles.inside}>
-        {blocked && (
-          <View style={styles.hatch}>
-            <HatchFill ground={palette.danger} stripe={palette.onDanger} />
-          </View>
-        )}
         <View style={styles.top}>
-          <Words kind="code">{slot.position}</Words>
-          <Words kind="code" soft>
-            {slot.ratingA === undefined ? '–' : slot.ratingA}
+          <Words kind="code" style={{ fontSize: 14 * zoom }}>
+            {slot.position}
+          </Words>
+          <Words kind="code" soft style={{ fontSize: 13 * zoom }}>
+            {slot.ratingA === undefined ? '–' : `${slot.ratingA}A`}
           </Words>
         </View>
-        <Words kind="label" lines={1} style={styles.legend}>
+        <Words
+          kind="label"
+          lines={2}
+          style={{ fontSize: 15 * zoom, lineHeight: 17 * zoom, letterSpacing: 0 }}
+        >
           {slot.legend ?? '· · ·'}
         </Words>
         {blocked ? (
-          <Words kind="code" style={styles.never}>
-            NEVER TAP
-          </Words>
+          <View style={styles.evidence}>
+            <Words kind="code" style={{ fontSize: 14 * zoom }}>
+              NEVER
+            </Words>
+            <View style={styles.hatch}>
+              <HatchFill ground={palette.danger} stripe={palette.onDanger} />
+            </View>
+          </View>
         ) : (
           <View style={styles.evidence}>
+            <Words kind="code" lines={1} style={{ fontSize: 14 * zoom }}>
+              {code ?? (props.logged ? 'IN LOG' : ' ')}
+            </Words>
             {verdict !== undefined && (
               <Stitch
                 stitch={verdict.stitch.slice(0, 5)}
-                step={Math.max(9, (width - 18) / 5.6)}
+                step={(width - 18) / 5}
                 colour={verdict.status === 'unread' ? palette.inkSoft : palette.ink}
               />
             )}
-            <Words kind="code" lines={1} style={styles.codeLine}>
-              {code ?? (props.logged ? 'IN LOG' : ' ')}
-            </Words>
           </View>
         )}
-        {props.wanted && <WantedCorner colour={palette.accent} />}
+        {props.wanted && <View style={[styles.wanted, { backgroundColor: palette.accent }]} />}
       </View>
     </TouchableRipple>
-  );
-}
-
-/** A folded corner: the plan's next probe goes here. */
-function WantedCorner({ colour }: { readonly colour: string }) {
-  return (
-    <Svg width={18} height={18} style={styles.corner} aria-hidden>
-      <Path d="M18 18 L18 0 L0 18 Z" fill={colour} />
-      <Rect x={11} y={11} width={4} height={4} fill="#fff" />
-    </Svg>
   );
 }
 
@@ -115,12 +110,9 @@ function spokenSlot(slot: Slot, verdict: Verdict | undefined, blocked: boolean):
 
 const styles = StyleSheet.create({
   cell: { margin: 2, borderRadius: 5, overflow: 'hidden' },
-  inside: { flex: 1, paddingHorizontal: 5, paddingVertical: 3 },
+  inside: { flex: 1, paddingHorizontal: 4, paddingTop: 5, paddingBottom: 3 },
   top: { flexDirection: 'row', justifyContent: 'space-between' },
-  legend: { letterSpacing: 0 },
   evidence: { flex: 1, justifyContent: 'flex-end', alignItems: 'center' },
-  codeLine: { textAlign: 'center' },
-  never: { position: 'absolute', left: 5, bottom: 16, right: 0, fontSize: 13 },
-  hatch: { position: 'absolute', left: 0, right: 0, bottom: 0, height: 12 },
-  corner: { position: 'absolute', right: 0, bottom: 0 },
+  hatch: { alignSelf: 'stretch', height: 12, marginHorizontal: -4, marginBottom: -3 },
+  wanted: { position: 'absolute', left: 0, right: 0, top: 0, height: 5 },
 });

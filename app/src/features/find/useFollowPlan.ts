@@ -13,7 +13,8 @@ export function useFollowPlan(at: {
   readonly probing: Probing;
 }): () => void {
   const dispatch = useAppDispatch();
-  const due = useRef(false);
+  // At the start the plan's first slot is taken up, unless the user was faster.
+  const due = useRef(at.probing.slotId === undefined);
   const { jobId, advice, thinking, probing } = at;
   useEffect(() => {
     if (!due.current || thinking || advice?.next.kind !== 'visit') return;

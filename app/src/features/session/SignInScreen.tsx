@@ -1,13 +1,13 @@
 import type { Stitch as StitchLine } from '@lucky-thread/core/identify';
 import type { Href } from 'expo-router';
-import { useLocalSearchParams, useRouter } from 'expo-router';
+import { Redirect, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useSessionQuery, useSignInMutation } from '../../store/api';
 import { flushOutbox } from '../../store/outbox';
 import { problemText } from '../../store/problemText';
 import { sessionRenewed } from '../../store/sessionSlice';
-import { useAppDispatch } from '../../store/store';
+import { useAppDispatch, useAppSelector } from '../../store/store';
 import { ActionButton } from '../../ui/ActionButton';
 import { Field } from '../../ui/Field';
 import { Screen } from '../../ui/Screen';
@@ -28,21 +28,22 @@ const MARK: StitchLine = [
 /** Sign in; afterwards the user is back where the session ended. */
 export function SignInScreen() {
   const session = useSessionQuery();
-  const router = useRouter();
   const dispatch = useAppDispatch();
+  const expired = useAppSelector((state) => state.session.expired);
   const { next } = useLocalSearchParams<{ next?: string }>();
   const [login, setLogin] = useState('');
   const [password, setPassword] = useState('');
   const [problem, setProblem] = useState<string>();
   const [signIn, { isLoading }] = useSignInMutation();
   const enter = async (as: { login: string; password: string }): Promise<void> => {
-    const result = await signIn(as);
+    const result = await signIn({ login: as.login, password: as.password });
     setProblem(result.error === undefined ? undefined : problemText(result.error));
     if (result.data === undefined) return;
     dispatch(sessionRenewed());
     void dispatch(flushOutbox());
-    router.replace((isOwnPath(next) ? next : '/') as Href);
   };
+  if (!expired && session.data !== undefined && session.data.user !== null)
+    return <Redirect href={(isOwnPath(next) ? next : '/') as Href} />;
   return (
     <Screen testID="sign-in">
       <View style={styles.mark}>

@@ -1,0 +1,137 @@
+import type { Visitor } from './browser';
+
+/** Signs in with a demo account and waits for the jobs. */
+export async function signIn(
+  visitor: Visitor,
+  as: 'installer' | 'lead' = 'installer',
+): Promise<void> {
+  await visitor.go('/sign-in');
+  await visitor.touch(`demo-${as}`);
+  await visitor.see('jobs');
+}
+
+/** Starts a job and waits for its panel; returns its id. */
+export async function startJob(visitor: Visitor, model: string, device: string): Promise<string> {
+  await visitor.go('/jobs/new');
+  await visitor.touch(`pick-${model}`);
+  await visitor.touch(`device-${device}`);
+  await visitor.touch('start-job');
+  await visitor.see('next');
+  const url = await visitor.driver.getCurrentUrl();
+  return /jobs\/([^/]+)/.exec(url)?.[1] ?? '';
+}
+
+/** More steps than any session needs. */
+const MOST_STEPS = 80;
+
+/** Does what the plan says with the simulated meter until every feed has a source. */
+export async function followPlan(visitor: Visitor, steps = MOST_STEPS): Promise<number> {
+  for (let step = 0; step < steps; step += 1) {
+    const before = await planned(visitor);
+    if (await visitor.has('go-choose')) return step;
+    if (await visitor.has('arrived')) await visitor.touch('arrived');
+    else await readWanted(visitor, before);
+    await visitor.until(
+      `the plan moves on from “${before}”`,
+      async () => (await planned(visitor)) !== before || (await visitor.has('go-choose')),
+    );
+  }
+  return steps;
+}
+
+/** The instruction once the worker has settled. */
+async function planned(visitor: Visitor): Promise<string> {
+  await visitor.until('the plan is worked out', async () =>
+    visitor.driver.executeScript<boolean>(
+      'const dock = document.querySelector("[data-testid=next]")?.parentElement; return !!dock && dock.getAttribute("aria-busy") !== "true"',
+    ),
+  );
+  const instruction = await visitor.text('next');
+  const history = await visitor.driver.executeScript<number>(
+    'return document.querySelectorAll("[data-testid=history] [role=listitem]").length',
+  );
+  return `${instruction} #${history}`;
+}
+
+async function readWanted(visitor: Visitor, instruction: string): Promise<void> {
+  const name = /touch (\S+?)[,.]?(?: |$)/i.exec(instruction.replace(/ #\d+$/, ''))?.[1] ?? '';
+  const id = await visitor.driver.executeScript<string | null>(
+    'return [...document.querySelectorAll("[data-testid^=\'slot-\']")].map((one) => one.dataset.testid).find((one) => one.endsWith("/" + arguments[0])) ?? null',
+    name,
+  );
+  if (id === null) throw new Error(`no slot ${name} on the panel, for “${instruction}”`);
+  await visitor.touch(id);
+  await visitor.touch('pad-sim');
+}
+
+/** A tap that a flow chooses: which feed, from which slot (the best one when left out). */
+export interface TapWish {
+  readonly feed: string;
+  /** Length of its lead, as typed. */
+  readonly length: string;
+}
+
+/** Chooses the best slot of every feed and finds its supply side with the simulated meter. */
+export async function chooseBest(visitor: Visitor, feeds: readonly string[]): Promise<string[]> {
+  await visitor.touch('go-choose');
+  const slots: string[] = [];
+  for (const feed of feeds) {
+    await visitor.see(`feed-${feed}`);
+    const id = await visitor.driver.executeScript<string>(
+      'return document.querySelector(`[data-testid="feed-${arguments[0]}"] [role=radio]`).dataset.testid',
+      feed,
+    );
+    await visitor.touch(id);
+    await visitor.see(`orientation-${feed}`);
+    slots.push(id.replace(`candidate-${feed}-`, ''));
+  }
+  return slots;
+}
+
+/** Reads both contacts of a chosen slot's empty place; returns what the screen says. */
+export async function findSupplySide(visitor: Visitor, feed: string): Promise<string> {
+  await visitor.see(`orientation-${feed}`);
+  if (await visitor.has(`live-place-${feed}`)) await visitor.touch(`live-place-${feed}`);
+  await visitor.touch(`contact-${feed}-a-sim`);
+  await visitor.touch(`contact-${feed}-b-sim`);
+  return visitor.textIs(`supply-side-${feed}`, /Supply enters/);
+}
+
+/** Types the lengths, goes through the work, shows all proofs and writes every tap into the log. */
+export async function sizeProveAndLog(visitor: Visitor, taps: readonly TapWish[]): Promise<void> {
+  await visitor.touch('go-size');
+  for (const { feed, length } of taps) {
+    await visitor.type(`length-${feed}`, length);
+    await visitor.textIs(`basis-${feed}`, /per cent of/);
+  }
+  await visitor.touch('go-build');
+  await visitor.touch('go-prove');
+  await showProofs(visitor, taps);
+  await visitor.touch('go-log');
+  await writeLog(visitor, taps);
+}
+
+/** Ticks every closing proof. */
+export async function showProofs(visitor: Visitor, taps: readonly TapWish[]): Promise<void> {
+  await visitor.see('prove');
+  for (const { feed } of taps)
+    for (const kind of ['live', 'dead', 'original', 'orientation']) {
+      const id = `proof-${feed}-${kind}`;
+      await visitor.touch(id);
+      await visitor.until(`${id} is kept`, async () =>
+        visitor.driver.executeScript<boolean>(
+          'const one = document.querySelector(`[data-testid="${arguments[0]}"]`); return one?.getAttribute("aria-checked") === "true" && one.getAttribute("aria-disabled") !== "true"',
+          id,
+        ),
+      );
+    }
+}
+
+/** Writes every proven tap into the log. */
+export async function writeLog(visitor: Visitor, taps: readonly TapWish[]): Promise<void> {
+  for (const { feed } of taps) {
+    await visitor.touch(`write-${feed}`);
+    await visitor.until(`${feed} is logged`, async () => !(await visitor.has(`log-${feed}`)));
+  }
+  await visitor.see('all-logged');
+}
