@@ -22,6 +22,14 @@ module.exports = {
       testEnvironment: 'node',
       transform: serverTransform,
       transformIgnorePatterns: ['node_modules/(?!(uuid|@lucky-thread)/)'],
+      setupFiles: ['<rootDir>/src/testing/setup.ts'],
+    },
+    {
+      displayName: 'e2e',
+      rootDir: 'e2e',
+      testEnvironment: 'node',
+      transform: serverTransform,
+      setupFilesAfterEnv: ['<rootDir>/src/lib/patience.ts'],
     },
   ],
 };

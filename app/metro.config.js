@@ -10,4 +10,19 @@ config.resolver.resolveRequest = (context, name, platform) => {
 };
 // Tests lie beside the code and are no part of the app.
 config.resolver.blockList = [/.*\.test\.tsx?$/];
+// During development the API runs on a port of its own; the app asks the same origin for it, as in production.
+if (process.env.API_PORT !== undefined) {
+  const http = require('node:http');
+  config.server.enhanceMiddleware = (metro) => (request, response, next) => {
+    if (!request.url.startsWith('/api/')) return metro(request, response, next);
+    const { url: path, method, headers } = request;
+    const options = { host: '127.0.0.1', port: process.env.API_PORT, path, method, headers };
+    const forwarded = http.request(options, (answer) => {
+      response.writeHead(answer.statusCode, answer.headers);
+      answer.pipe(response);
+    });
+    forwarded.on('error', () => response.writeHead(502).end());
+    return request.pipe(forwarded);
+  };
+}
 module.exports = config;

@@ -20,7 +20,9 @@ main(async () => {
   makeFolder(folder);
   const lock = tryLock(path.join(folder, 'running.lock'));
   if (!lock.taken)
-    throw new Stop(`it is running already (process ${lock.holder}); its address stands in its own window.`);
+    throw new Stop(
+      `it is running already (process ${lock.holder}); its address stands in its own window.`,
+    );
   const releases = [lock.release];
   let stopping;
   const stop = () => (stopping ??= releaseAll(releases));
@@ -28,7 +30,9 @@ main(async () => {
   process.on('SIGTERM', () => void stop());
   try {
     if (!(await isFree(port)))
-      throw new Stop(`port ${port} is taken: close what uses it, or choose another with PORT=4190 npm start`);
+      throw new Stop(
+        `port ${port} is taken: close what uses it, or choose another with PORT=4190 npm start`,
+      );
     await ensureNpmPackages();
     await ensurePostgres();
     await ensureWebBuild();
@@ -50,7 +54,8 @@ main(async () => {
     releases.push(server.stop);
     say(`Ready: http://127.0.0.1:${port}   (Ctrl-C stops everything)`);
     const code = await server.ended;
-    if (!stopping && code !== 0) throw new Stop(`the server ended with code ${code}; its message stands above.`);
+    if (!stopping && code !== 0)
+      throw new Stop(`the server ended with code ${code}; its message stands above.`);
   } finally {
     await stop();
   }
@@ -66,13 +71,16 @@ function makeFolder(folder) {
   try {
     mkdirSync(folder, { recursive: true, mode: 0o755 });
   } catch (error) {
-    throw new Stop(`the data folder ${folder} cannot be made (${error.code}); name another with LUCKY_THREAD_DATA.`);
+    throw new Stop(
+      `the data folder ${folder} cannot be made (${error.code}); name another with LUCKY_THREAD_DATA.`,
+    );
   }
 }
 
 /** Kept beside the database, so that sessions outlive a restart. */
 function sessionSecret(folder) {
   const file = path.join(folder, 'session-secret');
-  if (!existsSync(file)) writeFileSync(file, randomBytes(32).toString('base64url'), { mode: 0o600 });
+  if (!existsSync(file))
+    writeFileSync(file, randomBytes(32).toString('base64url'), { mode: 0o600 });
   return readFileSync(file, 'utf8');
 }

@@ -13,7 +13,10 @@ export function dataFolder() {
   const base =
     process.getuid() === 0
       ? '/var/lib/lucky-thread'
-      : path.join(process.env.XDG_DATA_HOME ?? path.join(os.homedir(), '.local/share'), 'lucky-thread');
+      : path.join(
+          process.env.XDG_DATA_HOME ?? path.join(os.homedir(), '.local/share'),
+          'lucky-thread',
+        );
   const checkout = createHash('sha256').update(ROOT).digest('hex').slice(0, 10);
   return path.join(base, checkout);
 }

@@ -41,7 +41,10 @@ function elevated(sudo, command, env) {
 
 /** Our cluster is private; Debian's own would only take a port. */
 async function keepFromMakingACluster(sudo) {
-  if (existsSync(CLUSTER_CONFIG) && /^create_main_cluster/m.test(readFileSync(CLUSTER_CONFIG, 'utf8')))
+  if (
+    existsSync(CLUSTER_CONFIG) &&
+    /^create_main_cluster/m.test(readFileSync(CLUSTER_CONFIG, 'utf8'))
+  )
     return;
   const line = 'create_main_cluster = false';
   if (sudo.length === 0) {
@@ -52,4 +55,3 @@ async function keepFromMakingACluster(sudo) {
   await elevated(sudo, ['mkdir', '-p', path.dirname(CLUSTER_CONFIG)], process.env);
   await elevated(sudo, ['sh', '-c', `echo '${line}' >> ${CLUSTER_CONFIG}`], process.env);
 }
-

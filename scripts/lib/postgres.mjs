@@ -73,7 +73,8 @@ export async function startCluster(folder, { throwAway = false } = {}) {
 async function makeCluster(folder, data, secret) {
   say(`Making a private PostgreSQL cluster in ${folder}`);
   rmSync(data, { recursive: true, force: true });
-  if (!existsSync(secret)) writeFileSync(secret, randomBytes(24).toString('base64url'), { mode: 0o600 });
+  if (!existsSync(secret))
+    writeFileSync(secret, randomBytes(24).toString('base64url'), { mode: 0o600 });
   const passwordFile = path.join(folder, '.initdb-password');
   writeFileSync(passwordFile, readFileSync(secret), { mode: 0o600 });
   mkdirSync(data, { recursive: true, mode: 0o700 });
@@ -94,7 +95,9 @@ async function makeCluster(folder, data, secret) {
   ]);
   rmSync(passwordFile, { force: true });
   if (code !== 0)
-    throw new Stop(`PostgreSQL could not make its data folder: ${output.trim().split('\n').at(-1)}`);
+    throw new Stop(
+      `PostgreSQL could not make its data folder: ${output.trim().split('\n').at(-1)}`,
+    );
 }
 
 /** PostgreSQL refuses to run as root; then it runs as Debian's own user for it. */

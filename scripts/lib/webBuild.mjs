@@ -27,10 +27,23 @@ export async function ensureWebBuild() {
   await withLock(path.join(ROOT, '.cache', 'build.lock'), 'building the web app', async () => {
     if (current()) return;
     say('Building the web app (a minute or two the first time)');
-    const env = { ...process.env, EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1', NODE_ENV: 'production' };
+    const env = {
+      ...process.env,
+      EXPO_OFFLINE: '1',
+      EXPO_NO_TELEMETRY: '1',
+      CI: '1',
+      NODE_ENV: 'production',
+    };
     const { code, output } = await run(
       process.execPath,
-      [path.join(ROOT, 'node_modules/expo/bin/cli'), 'export', '--platform', 'web', '--max-workers', '2'],
+      [
+        path.join(ROOT, 'node_modules/expo/bin/cli'),
+        'export',
+        '--platform',
+        'web',
+        '--max-workers',
+        '2',
+      ],
       { cwd: path.join(ROOT, 'app'), env, quiet: true },
     );
     if (code !== 0) throw new Stop(`the web app could not be built:\n${output.slice(-3000)}`);
@@ -40,9 +53,10 @@ export async function ensureWebBuild() {
 
 function hashOf(places) {
   const hash = createHash('sha256');
-  for (const place of places) for (const file of filesBelow(place)) {
-    hash.update(path.relative(ROOT, file)).update('\0').update(readFileSync(file)).update('\0');
-  }
+  for (const place of places)
+    for (const file of filesBelow(place)) {
+      hash.update(path.relative(ROOT, file)).update('\0').update(readFileSync(file)).update('\0');
+    }
   return hash.digest('hex');
 }
 

@@ -5,20 +5,20 @@ import { seed } from './demo/seed';
 
 /** Starts the server from its environment: DATABASE_URL, PORT, SESSION_SECRET, WEB_FOLDER, DEMO (`1` or `0`). */
 async function main(): Promise<void> {
-  const url = process.env['DATABASE_URL'];
+  const url = process.env.DATABASE_URL;
   if (url === undefined) throw new Error('DATABASE_URL is not set: start it with npm start');
   const database = openDatabase(url);
   await migrateDatabase(database);
-  const demo = process.env['DEMO'] !== '0';
+  const demo = process.env.DEMO !== '0';
   const seeded = await seed(database.db, demo);
   const app = createApp({
     database,
-    sessionSecret: process.env['SESSION_SECRET'] ?? randomBytes(32).toString('base64url'),
+    sessionSecret: process.env.SESSION_SECRET ?? randomBytes(32).toString('base64url'),
     demoAccounts: seeded.demoAccounts,
-    webFolder: process.env['WEB_FOLDER'],
+    webFolder: process.env.WEB_FOLDER,
     random: Math.random,
   });
-  const port = Number(process.env['PORT'] ?? 4180);
+  const port = Number(process.env.PORT ?? 4180);
   const server = app.listen(port, '127.0.0.1', (error?: Error) => {
     if (error !== undefined) {
       console.error(`The server could not listen on port ${port}: ${error.message}`);

@@ -36,7 +36,7 @@ export function ActionButton(props: ActionButtonProps) {
         styles.button,
         kind === 'next' && styles.next,
         {
-          backgroundColor: disabled ? palette.sunken : ground,
+          backgroundColor: disabled && kind !== 'quiet' ? palette.sunken : ground,
           borderColor: kind === 'quiet' ? 'transparent' : disabled ? palette.line : palette.ink,
         },
         kind === 'next' && !disabled && { borderColor: palette.accent },

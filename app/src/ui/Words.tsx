@@ -14,7 +14,7 @@ const KINDS = {
   action: { fontFamily: FACES.strong, fontSize: 21, lineHeight: 25 },
   label: { fontFamily: FACES.label, fontSize: 16, lineHeight: 20, letterSpacing: 0.3 },
   code: { fontFamily: FACES.strong, fontSize: 14, lineHeight: 17, letterSpacing: 0.5 },
-  figure: { fontFamily: FACES.strong, fontSize: 40, lineHeight: 42 },
+  figure: { fontFamily: FACES.strong, fontSize: 36, lineHeight: 38 },
 } as const satisfies Record<string, TextStyle>;
 
 /** Props of {@link Words}. */

@@ -87,7 +87,10 @@ export function contenders(need: Need, field: Field, taken: ReadonlySet<string>)
     .filter(({ chance }) => chance > HOPELESS)
     .map(({ verdict, chance }) => ({ verdict, worth: chance * welcome(verdict, field) }))
     .sort((left, right) => right.worth - left.worth);
-  const lead = hopeful[0]?.worth ?? 0;
+  const first = hopeful[0];
+  // What the log of the model names is confirmed before anything else is looked at: one reading saves the rest.
+  if (first !== undefined && isUnconfirmedClaim(first.verdict, field)) return [first.verdict];
+  const lead = first?.worth ?? 0;
   return hopeful
     .filter(({ worth }) => worth >= FIELD_SHARE * lead)
     .slice(0, FIELD_SIZE)
@@ -96,4 +99,9 @@ export function contenders(need: Need, field: Field, taken: ReadonlySet<string>)
 
 function welcome(verdict: Verdict, field: Field): number {
   return WELCOME[field.classes.get(verdict.sourceId) ?? 'unknown'];
+}
+
+function isUnconfirmedClaim(verdict: Verdict, field: Field): boolean {
+  const source = field.sources.find((one) => one.id === verdict.sourceId);
+  return source?.logged !== undefined && verdict.status === 'unread';
 }

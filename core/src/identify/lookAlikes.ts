@@ -19,6 +19,7 @@ export const LOOK_ALIKES: Record<CircuitFunction, readonly LookAlike[]> = {
   ],
   timedConstant: [
     { place: 'off', separates: ['retainedAccessory'] },
+    { place: 'run', separates: ['none'] },
     { place: 'asleep', separates: ['constant'] },
   ],
   accessory: [

@@ -1,6 +1,5 @@
 import { and, desc, eq, inArray, sql } from 'drizzle-orm';
-import type { FeedPlanInput, JobView, Phase } from '@lucky-thread/contract';
-import type { CreateJobRequest } from '@lucky-thread/contract';
+import type { CreateJobRequest, FeedPlanInput, JobView, Phase } from '@lucky-thread/contract';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
 import { jobs, models, tapPoints, users } from '../db/schema';

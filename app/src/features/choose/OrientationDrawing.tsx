@@ -1,5 +1,5 @@
 import type { Slot } from '@lucky-thread/core/vehicle';
-import Svg, { Circle, G, Line, Path, Rect, Text } from 'react-native-svg';
+import Svg, { Circle, G, Path, Rect, Text } from 'react-native-svg';
 import { usePalette } from '../../ui/ThemeProvider';
 import { FACES } from '../../ui/tokens';
 
@@ -10,24 +10,32 @@ export interface OrientationDrawingProps {
   readonly supply: 'a' | 'b' | undefined;
 }
 
-const WIDTH = 340;
-const HEIGHT = 190;
+const WIDTH = 350;
+const HEIGHT = 200;
+/** Where the wires from the two contacts leave the slot. */
+const UPPER_Y = 66;
+const LOWER_Y = 140;
+
+interface Contact {
+  readonly id: 'a' | 'b';
+  readonly landmark: string;
+  readonly x: number;
+  readonly y: number;
+  /** Height at which its wire runs to the tap. */
+  readonly wireY: number;
+}
 
 /**
- * The slot as it lies in the car, its two contacts named by landmark, and the tap over it: the supply enters the
+ * The slot as it lies in the car, its two contacts named by landmark, and the tap beside it: the supply enters the
  * blade common to both fuses; the original fuse sits nearest the blades, the added one outside.
  */
 export function OrientationDrawing({ slot, supply }: OrientationDrawingProps) {
   const palette = usePalette();
   const ink = palette.ink;
-  const contacts = slot.contacts.map((contact, index) => ({
-    ...contact,
-    x: 78,
-    y: 62 + index * 76,
-    isSupply: contact.id === supply,
-  }));
-  const line = contacts.find((contact) => contact.isSupply);
-  const load = contacts.find((contact) => supply !== undefined && !contact.isSupply);
+  const contacts = contactsOf(slot);
+  const line = contacts.find((contact) => contact.id === supply);
+  const load = contacts.find((contact) => supply !== undefined && contact.id !== supply);
+  const wide = slot.lie === 'wide';
   const spoken =
     line === undefined
       ? `Empty slot with ${slot.contacts[0].landmark} and ${slot.contacts[1].landmark}; supply side not found yet`
@@ -40,118 +48,136 @@ export function OrientationDrawing({ slot, supply }: OrientationDrawingProps) {
       role="img"
       aria-label={spoken}
     >
+      <Label x={78} y={18} text={`slot ${slot.position}`} colour={ink} />
       <Rect
-        x={44}
-        y={30}
-        width={68}
-        height={140}
+        x={wide ? 12 : 36}
+        y={26}
+        width={wide ? 132 : 84}
+        height={158}
         rx={8}
         fill={palette.sunken}
         stroke={palette.line}
         strokeWidth={2}
       />
-      <Label x={78} y={20} text={`slot ${slot.position}`} colour={ink} />
       {contacts.map((contact) => (
         <G key={contact.id}>
           <Rect
             x={contact.x - 8}
-            y={contact.y - 16}
+            y={contact.y - 15}
             width={16}
-            height={32}
-            fill={contact.isSupply ? ink : palette.canvas}
+            height={30}
+            fill={contact.id === supply ? ink : palette.canvas}
             stroke={ink}
             strokeWidth={2}
           />
           <Label
             x={contact.x}
-            y={contact.y + (contact.id === 'a' ? -21 : 30)}
+            y={wide || contact.id === 'b' ? contact.y + 31 : contact.y - 21}
             text={contact.landmark}
             colour={ink}
             small
           />
         </G>
       ))}
-      {line !== undefined && (
-        <G>
-          <Path
-            d={`M6 ${line.y} H56 m-10 -7 l10 7 l-10 7`}
-            stroke={ink}
-            strokeWidth={3}
-            fill="none"
-          />
-          <Label x={24} y={line.y - 10} text="supply" colour={ink} small />
-        </G>
-      )}
       {line !== undefined && load !== undefined && (
-        <G>
-          <Path
-            d={`M88 ${line.y} H176 M152 ${line.y} V${(line.y + load.y) / 2} M176 ${line.y} H200`}
-            stroke={ink}
-            strokeWidth={3}
-            fill="none"
-          />
-          <Fuse
-            x={152}
-            y={(line.y + load.y) / 2}
-            label="original"
-            ink={ink}
-            canvas={palette.raised}
-          />
-          <Path
-            d={`M152 ${load.y} H88 M152 ${(line.y + load.y) / 2} V${load.y}`}
-            stroke={ink}
-            strokeWidth={3}
-            fill="none"
-          />
-          <Circle cx={152} cy={line.y} r={5} fill={ink} />
-          <Fuse x={214} y={line.y} label="added" ink={ink} canvas={palette.raised} />
-          <Path
-            d={`M228 ${line.y} H300 m-9 -6 l9 6 l-9 6`}
-            stroke={ink}
-            strokeWidth={3}
-            fill="none"
-          />
-          <Label x={272} y={line.y - 14} text="to device" colour={ink} small />
-          <Label x={160} y={line.y - 26} text="line blade" colour={ink} small />
-          <Line
-            x1={112}
-            x2={112}
-            y1={line.y - 18}
-            y2={line.y + 18}
-            stroke={palette.line}
-            strokeWidth={2}
-          />
-        </G>
+        <>
+          <SupplyArrow contact={line} wide={wide} ink={ink} />
+          <Tap line={line} load={load} ink={ink} canvas={palette.raised} />
+        </>
       )}
     </Svg>
   );
 }
 
-function Fuse(props: { x: number; y: number; label: string; ink: string; canvas: string }) {
+function contactsOf(slot: Slot): readonly Contact[] {
+  const [a, b] = slot.contacts;
+  if (slot.lie === 'tall')
+    return [
+      { ...a, x: 78, y: UPPER_Y, wireY: UPPER_Y },
+      { ...b, x: 78, y: LOWER_Y, wireY: LOWER_Y },
+    ];
+  // Side by side: the left wire leaves above, the right one below, so that they do not cross.
+  const middle = (UPPER_Y + LOWER_Y) / 2;
+  return [
+    { ...a, x: 46, y: middle, wireY: UPPER_Y - 22 },
+    { ...b, x: 112, y: middle, wireY: LOWER_Y + 26 },
+  ];
+}
+
+function SupplyArrow(props: { contact: Contact; wide: boolean; ink: string }) {
+  const { contact, wide, ink } = props;
+  const { x, y } = contact;
+  const path = wide
+    ? `M${x - 30} ${y} H${x - 10} m-8 -6 l8 6 l-8 6`
+    : `M6 ${y} H${x - 10} m-9 -7 l9 7 l-9 7`;
+  return (
+    <G>
+      <Path d={path} stroke={ink} strokeWidth={3} fill="none" />
+      <Label x={wide ? x - 20 : 20} y={y - 10} text="supply" colour={ink} small />
+    </G>
+  );
+}
+
+const JOINT_X = 196;
+const END_X = 338;
+
+/** The tap: its line blade on the supply contact, the original fuse back to the load, the added fuse out to the lead. */
+function Tap(props: { line: Contact; load: Contact; ink: string; canvas: string }) {
+  const { line, load, ink, canvas } = props;
+  const middle = (line.wireY + load.wireY) / 2;
+  const below = line.wireY > load.wireY;
+  return (
+    <G>
+      <Path d={wire(line, JOINT_X)} stroke={ink} strokeWidth={3} fill="none" />
+      <Path
+        d={`M${JOINT_X} ${line.wireY} V${load.wireY}`}
+        stroke={ink}
+        strokeWidth={3}
+        fill="none"
+      />
+      <Path d={wire(load, JOINT_X)} stroke={ink} strokeWidth={3} fill="none" />
+      <Path
+        d={`M${JOINT_X} ${line.wireY} H${END_X} m-9 -6 l9 6 l-9 6`}
+        stroke={ink}
+        strokeWidth={3}
+        fill="none"
+      />
+      <Circle cx={JOINT_X} cy={line.wireY} r={5} fill={ink} />
+      <Fuse x={JOINT_X} y={middle} ink={ink} canvas={canvas} />
+      <Label x={JOINT_X + 48} y={middle + 4} text="original fuse" colour={ink} small />
+      <Fuse x={262} y={line.wireY} ink={ink} canvas={canvas} />
+      <Label x={262} y={line.wireY + (below ? 26 : -16)} text="added fuse" colour={ink} small />
+      <Label x={322} y={line.wireY + (below ? -12 : 22)} text="device" colour={ink} small />
+      <Label x={162} y={line.wireY + (below ? 18 : -9)} text="line blade" colour={ink} small />
+    </G>
+  );
+}
+
+function wire(contact: Contact, toX: number): string {
+  const { x, y, wireY } = contact;
+  if (wireY === y) return `M${x + 10} ${y} H${toX}`;
+  const from = wireY < y ? y - 17 : y + 17;
+  return `M${x} ${from} V${wireY} H${toX}`;
+}
+
+function Fuse(props: { x: number; y: number; ink: string; canvas: string }) {
   return (
     <G>
       <Rect
-        x={props.x - 14}
-        y={props.y - 9}
-        width={28}
-        height={18}
+        x={props.x - 15}
+        y={props.y - 10}
+        width={30}
+        height={20}
         rx={3}
         fill={props.canvas}
         stroke={props.ink}
         strokeWidth={2}
       />
       <Path
-        d={`M${props.x - 9} ${props.y} q4.5 -7 9 0 t9 0`}
+        d={`M${props.x - 10} ${props.y} q5 -8 10 0 t10 0`}
         stroke={props.ink}
         strokeWidth={2}
         fill="none"
-      />
-      <Label
-        x={props.x + (props.label === 'original' ? 46 : 0)}
-        y={props.y + (props.label === 'original' ? 4 : 24)}
-        text={props.label}
-        colour={props.ink}
-        small
       />
     </G>
   );

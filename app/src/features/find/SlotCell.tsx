@@ -65,7 +65,11 @@ export function SlotCell(props: SlotCellProps) {
         <Words
           kind="label"
           lines={2}
-          style={{ fontSize: 15 * zoom, lineHeight: 17 * zoom, letterSpacing: 0 }}
+          style={{
+            fontSize: legendSize(slot.legend) * zoom,
+            lineHeight: 17 * zoom,
+            letterSpacing: 0,
+          }}
         >
           {slot.legend ?? '· · ·'}
         </Words>
@@ -96,6 +100,12 @@ export function SlotCell(props: SlotCellProps) {
       </View>
     </TouchableRipple>
   );
+}
+
+/** A long word is set smaller rather than broken, px at zoom 1. */
+function legendSize(legend: string | undefined): number {
+  const longest = Math.max(0, ...(legend ?? '').split(/[ -]/).map((word) => word.length));
+  return longest > 7 ? 13 : 15.5;
 }
 
 function spokenSlot(slot: Slot, verdict: Verdict | undefined, blocked: boolean): string {

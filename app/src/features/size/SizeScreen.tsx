@@ -170,6 +170,6 @@ function Figure(props: { readonly value: string; readonly name: string }) {
 
 const styles = StyleSheet.create({
   stack: { gap: SPACE.xs },
-  figures: { flexDirection: 'row', flexWrap: 'wrap', columnGap: SPACE.xl, rowGap: SPACE.s },
+  figures: { flexDirection: 'row', flexWrap: 'wrap', columnGap: SPACE.l, rowGap: SPACE.s },
   figure: { minWidth: 88 },
 });

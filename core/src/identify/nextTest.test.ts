@@ -1,0 +1,162 @@
+import { PARKED, stateAt } from '../vehicle';
+import type { Need, Reading, Source } from './index';
+import { advise } from './index';
+
+const CONSTANT: Need = { id: 'memory', role: 'constant' };
+const SWITCHED: Need = { id: 'switched', role: 'switched' };
+
+function source(id: string, legend: string | undefined, more: Partial<Source> = {}): Source {
+  return { id, name: id, legend, fitted: true, tappable: true, logged: undefined, ...more };
+}
+
+function volts(sourceId: string, place: Parameters<typeof stateAt>[0], value: number): Reading {
+  return {
+    id: `${sourceId}-${place}-${value}`,
+    sourceId,
+    contact: undefined,
+    state: stateAt(place),
+    value: { kind: 'volts', volts: value },
+  };
+}
+
+describe('nextTest', () => {
+  it('starts with the best label, in the state the car is in', () => {
+    const advice = advise({
+      sources: [source('F1', 'WIPER'), source('F2', 'BAT'), source('F3', 'ILLUM')],
+      readings: [],
+      state: PARKED,
+      needs: [CONSTANT],
+    });
+    expect(advice.next).toMatchObject({ kind: 'visit', visit: { place: 'off' } });
+    expect(advice.next.kind === 'visit' && advice.next.visit.sourceIds[0]).toBe('F2');
+    expect(advice.next.instruction).toMatch(/F2/);
+  });
+
+  it.each(['A/BAG', 'ABS', 'ECM', 'EPS', 'SRS'])('never asks to probe %s', (legend) => {
+    const advice = advise({
+      sources: [source('F1', legend)],
+      readings: [],
+      state: PARKED,
+      needs: [CONSTANT, SWITCHED],
+    });
+    expect(advice.next.kind).toBe('exhausted');
+  });
+
+  it('passes over empty positions and slots that take no tap', () => {
+    const advice = advise({
+      sources: [source('F1', 'BAT', { fitted: false }), source('F2', 'BAT', { tappable: false })],
+      readings: [],
+      state: PARKED,
+      needs: [CONSTANT],
+    });
+    expect(advice.next.kind).toBe('exhausted');
+  });
+
+  it('asks for sleep last, and defers it when told so', () => {
+    const given = {
+      sources: [source('F1', 'BAT')],
+      readings: [
+        volts('F1', 'off', 12.5),
+        volts('F1', 'acc', 12.4),
+        volts('F1', 'run', 12.4),
+        volts('F1', 'crank', 10.1),
+        volts('F1', 'lamps', 12.4),
+        volts('F1', 'justOff', 12.4),
+        volts('F1', 'engine', 14.1),
+      ],
+      state: PARKED,
+      needs: [CONSTANT],
+    };
+    expect(advise(given).next).toMatchObject({ kind: 'visit', visit: { place: 'asleep' } });
+    expect(advise({ ...given, cannot: ['asleep'] }).next).toMatchObject({
+      kind: 'deferred',
+      places: ['asleep'],
+    });
+  });
+
+  it('cautions where the danger is: at cranking', () => {
+    const advice = advise({
+      sources: [source('F1', 'ACC')],
+      readings: [
+        volts('F1', 'off', 0),
+        volts('F1', 'acc', 12.3),
+        volts('F1', 'run', 12.3),
+        volts('F1', 'justOff', 0),
+      ],
+      state: PARKED,
+      needs: [SWITCHED],
+    });
+    expect(advice.next).toMatchObject({
+      kind: 'visit',
+      visit: { place: 'crank' },
+      caution: expect.stringContaining('closed room'),
+    });
+  });
+
+  it('is done when every need has its own source', () => {
+    const advice = advise({
+      sources: [source('F1', 'BAT'), source('F2', 'ACC')],
+      readings: [
+        volts('F1', 'off', 12.5),
+        volts('F1', 'run', 12.5),
+        volts('F1', 'asleep', 12.5),
+        volts('F2', 'off', 0),
+        volts('F2', 'acc', 12.3),
+        volts('F2', 'run', 12.3),
+        volts('F2', 'crank', 0),
+        volts('F2', 'justOff', 0),
+      ],
+      state: PARKED,
+      needs: [CONSTANT, SWITCHED],
+    });
+    expect(advice.next.kind).toBe('filled');
+    expect(advice.filled).toEqual({ memory: 'F1', switched: 'F2' });
+  });
+
+  it('never gives one source to two needs', () => {
+    const advice = advise({
+      sources: [source('F1', 'BAT')],
+      readings: [volts('F1', 'off', 12.5), volts('F1', 'run', 12.5), volts('F1', 'asleep', 12.5)],
+      state: PARKED,
+      needs: [CONSTANT, { ...CONSTANT, id: 'second' }],
+    });
+    expect(Object.values(advice.filled)).toEqual(['F1']);
+    expect(advice.next.kind).toBe('exhausted');
+  });
+
+  it('asks only for a confirming live reading of what the log names', () => {
+    const logged = {
+      tapPointId: 't',
+      function: 'accessory',
+      probability: 0.95,
+      seen: ['off', 'acc', 'run', 'crank', 'justOff'],
+    } as const;
+    const sources = [source('F1', 'CIG'), source('F2', 'ACC', { logged })];
+    const first = advise({ sources, readings: [], state: PARKED, needs: [SWITCHED] });
+    expect(first.next).toMatchObject({ kind: 'visit', visit: { sourceIds: ['F2'] } });
+    const place = first.next.kind === 'visit' ? first.next.visit.place : 'off';
+    const after = advise({
+      sources,
+      readings: [volts('F2', place, 12.3)],
+      state: PARKED,
+      needs: [SWITCHED],
+    });
+    expect(after.next.kind).toBe('filled');
+  });
+
+  it('prefers a harmless legend to a cautious one', () => {
+    const advice = advise({
+      sources: [source('F1', 'HORN'), source('F2', 'BACK UP')],
+      readings: [],
+      state: PARKED,
+      needs: [CONSTANT],
+    });
+    expect(advice.next.kind === 'visit' && advice.next.visit.sourceIds[0]).toBe('F2');
+  });
+
+  it('refuses a reading at a source that is not there', () => {
+    expect(() =>
+      advise({ sources: [], readings: [volts('F9', 'off', 12)], state: PARKED, needs: [] }),
+    ).toThrow(/F9/);
+  });
+});

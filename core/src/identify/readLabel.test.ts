@@ -1,0 +1,77 @@
+import fc from 'fast-check';
+import { CIRCUIT_FUNCTIONS } from '../vehicle';
+import { LEXICON } from './lexicon';
+import { readLabel } from './readLabel';
+
+describe('readLabel', () => {
+  it.each([
+    'A/BAG',
+    'SRS',
+    'airbag 2',
+    'ABS',
+    'ECU-B',
+    'ENG CTRL',
+    'EPS',
+    'FUEL PUMP',
+    'HV BATT',
+    'E-CALL',
+    'STOP',
+    'HAZ',
+    'GURT',
+    'FREIN',
+    'Boîte',
+    'COUSSIN',
+    'START',
+  ])('blocks %s and says why', (legend) => {
+    const label = readLabel(legend);
+    expect(label.safety).toBe('block');
+    expect(label.reason).toMatch(/.{20,}/);
+  });
+
+  it.each(['CIG', 'P/OUTLET', 'ACC 2', 'BAT', 'ROOM', 'RADIO', 'RR DEF', 'KL30', 'Kl. 15', 'CIG2'])(
+    'leaves %s free',
+    (legend) => {
+      expect(readLabel(legend).safety).toBe('free');
+    },
+  );
+
+  it.each([undefined, '', '· ·', 'XQZ', 'K 7'])('calls %p unknown, not harmless', (legend) => {
+    expect(readLabel(legend).safety).toBe('unknown');
+  });
+
+  it('blocks a legend that names a dangerous and a harmless circuit', () => {
+    expect(readLabel('RADIO/A/BAG').safety).toBe('block');
+  });
+
+  it('takes a label as a prior: a socket may be constant (common practice)', () => {
+    const { prior } = readLabel('CIG');
+    expect(prior.accessory).toBeGreaterThan(prior.constant);
+    expect(prior.constant).toBeGreaterThan(0.1);
+  });
+
+  it('reads both a constant and a switched feed out of "radio" (common practice)', () => {
+    const { prior } = readLabel('RADIO');
+    expect(prior.constant).toBeGreaterThan(0.2);
+    expect(prior.accessory).toBeGreaterThan(0.2);
+  });
+
+  it('gives a probability for any text', () => {
+    fc.assert(
+      fc.property(fc.string(), (legend) => {
+        const { prior } = readLabel(legend);
+        const sum = CIRCUIT_FUNCTIONS.reduce((total, name) => total + prior[name], 0);
+        expect(sum).toBeCloseTo(1, 9);
+        for (const name of CIRCUIT_FUNCTIONS) expect(prior[name]).toBeGreaterThan(0);
+      }),
+    );
+  });
+
+  it('gives a reason with every block and caution of the lexicon', () => {
+    for (const entry of LEXICON) expect(entry.reason === undefined).toBe(entry.safety === 'free');
+  });
+
+  it('has no term twice', () => {
+    const terms = LEXICON.flatMap((entry) => entry.terms);
+    expect(new Set(terms).size).toBe(terms.length);
+  });
+});

@@ -1,0 +1,2 @@
+// A browser takes its time; a test that hangs is ended here.
+jest.setTimeout(240_000);

@@ -1,0 +1,87 @@
+import { chmodSync, existsSync, mkdtempSync, readFileSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { checkFormat, checkLint, checkTypes } from './lib/checks.mjs';
+import { main, say } from './lib/console.mjs';
+import { ensureDebianPackages } from './lib/debian.mjs';
+import { ensureNpmPackages } from './lib/packages.mjs';
+import { ensurePostgres, startCluster } from './lib/postgres.mjs';
+import { bin, run } from './lib/run.mjs';
+import { WEB_FOLDER, ensureWebBuild } from './lib/webBuild.mjs';
+
+main(async () => {
+  const results = [];
+  let folder;
+  let cluster;
+  const stop = async () => {
+    const running = cluster;
+    cluster = undefined;
+    await running?.stop();
+    running?.remove();
+  };
+  process.on('SIGINT', () => void stop().then(() => process.exit(130)));
+  try {
+    await ensureNpmPackages();
+    await ensurePostgres();
+    await ensureDebianPackages(
+      'Chromium with ChromeDriver',
+      ['chromium', 'chromium-driver'],
+      () => existsSync('/usr/bin/chromium') && existsSync('/usr/bin/chromedriver'),
+    );
+    results.push(...(await checkFormat()), ...(await checkLint()), ...(await checkTypes()));
+    results.push(...(await jest('Unit tests', ['core', 'contract', 'app'])));
+    folder = mkdtempSync(path.join(os.tmpdir(), 'lucky-thread-test-'));
+    // PostgreSQL's own user has to get through the folder.
+    chmodSync(folder, 0o755);
+    say('Starting a throw-away database');
+    cluster = await startCluster(folder, { throwAway: true });
+    const env = { ...process.env, TEST_DATABASE_URL: cluster.url, WEB_FOLDER };
+    results.push(...(await jest('Server tests', ['server'], env)));
+    await ensureWebBuild();
+    results.push(...(await jest('Browser tests', ['e2e'], env)));
+  } finally {
+    await stop();
+  }
+  const failed = results.filter((result) => !result.ok);
+  for (const result of failed) console.log(`failed: ${result.name}`);
+  if (failed.length > 0) process.exitCode = 1;
+  say('Done');
+  console.log(`${results.length - failed.length} passed, ${failed.length} failed`);
+});
+
+/** Runs Jest on some of the projects; one result per test, and one for every file that could not run. */
+async function jest(name, projects, env = process.env) {
+  say(name);
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'lucky-thread-results-'));
+  const file = path.join(folder, 'results.json');
+  const args = [
+    '--selectProjects',
+    ...projects,
+    '--maxWorkers=2',
+    '--json',
+    `--outputFile=${file}`,
+  ];
+  const { code, output } = await run(process.execPath, [bin('jest', 'bin/jest.js'), ...args], {
+    quiet: true,
+    env: { ...env, CI: '1' },
+  });
+  if (!existsSync(file)) {
+    console.log(output.slice(-5000));
+    return [{ name, ok: false }];
+  }
+  const report = JSON.parse(readFileSync(file, 'utf8'));
+  const results = report.testResults.flatMap((suite) => {
+    if (suite.assertionResults.length === 0)
+      return [{ name: `${suite.name}: ${suite.message.slice(0, 2000)}`, ok: false }];
+    return suite.assertionResults.map((one) => {
+      const ok = one.status === 'passed';
+      if (!ok) console.log(`✕ ${one.fullName}\n${one.failureMessages.join('\n').slice(0, 3000)}`);
+      return { name: one.fullName, ok };
+    });
+  });
+  // Output worth reading even when all is well, such as the shares of the identification.
+  for (const line of output.split('\n')) if (/\d+ cars, /.test(line)) console.log(line.trim());
+  if (code !== 0 && results.every((one) => one.ok))
+    results.push({ name: `${name} ended with ${code}`, ok: false });
+  return results;
+}
