@@ -16,7 +16,7 @@ export type Validated<T> =
   | { readonly ok: true; readonly value: T }
   | { readonly ok: false; readonly problems: readonly FieldProblem[] };
 
-/** Checks a plain object against a request class; fields that the class does not know are problems too. */
+/** Checks a plain object against a request class; every wrong field is named, and fields that the class does not know are problems too. */
 export function validate<T extends object>(
   type: ClassConstructor<T>,
   plain: unknown,
@@ -24,7 +24,9 @@ export function validate<T extends object>(
   if (typeof plain !== 'object' || plain === null || Array.isArray(plain))
     return { ok: false, problems: [{ path: '', message: 'an object is expected' }] };
   const value = plainToInstance(type, plain);
-  const errors = validateSync(value, { whitelist: true, forbidNonWhitelisted: true });
+  // One message per field: the others mostly follow from the first.
+  const rules = { whitelist: true, forbidNonWhitelisted: true, stopAtFirstError: true };
+  const errors = validateSync(value, rules);
   if (errors.length === 0) return { ok: true, value };
   return { ok: false, problems: errors.flatMap((error) => flatten(error, '')) };
 }

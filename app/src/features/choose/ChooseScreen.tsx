@@ -17,7 +17,8 @@ import { useFind } from '../find/useFind';
 import type { SlotFeed } from '../job/tappedFeeds';
 import { slotFeeds, tappedFeeds } from '../job/tappedFeeds';
 import type { JobContext } from '../job/useJob';
-import { useJobChange, withFeedPlan } from '../job/useJobChange';
+import { useJobChange } from '../job/useJobChange';
+import { withFeedPlan } from '../job/withFeedPlan';
 import { CandidateList } from './CandidateList';
 import { OrientationCard } from './OrientationCard';
 

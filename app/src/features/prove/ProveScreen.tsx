@@ -15,7 +15,8 @@ import { MissingTaps } from '../job/MissingTaps';
 import type { TappedFeed } from '../job/tappedFeeds';
 import { slotFeeds, tappedFeeds } from '../job/tappedFeeds';
 import type { JobContext } from '../job/useJob';
-import { useJobChange, withFeedPlan } from '../job/useJobChange';
+import { useJobChange } from '../job/useJobChange';
+import { withFeedPlan } from '../job/withFeedPlan';
 
 /** Prove: the closing proofs of every tap; each is kept as soon as it is shown. */
 export function ProveScreen({ context }: { readonly context: JobContext }) {

@@ -1,0 +1,186 @@
+import type { JobView, ModelSummary, ReadingView } from '@lucky-thread/contract';
+import { PARKED } from '@lucky-thread/core/vehicle';
+import type { OutboxItem } from '../store/outboxSlice';
+import { countingRows, mergeReadings } from './find/jobReadings';
+import { parseVolts, readingRequest } from './find/readingRequest';
+import { EMPTY_DRAFT, jobRequest, problemAt, withModel } from './job/newJob';
+import { furthest, isDone, knotsOf, nextActionOf } from './job/phases';
+import { withFeedPlan } from './job/withFeedPlan';
+import { feedSizeOf, lengthText, parseLength } from './size/feedSize';
+
+describe('volts as typed', () => {
+  it.each([
+    ['12.4', 12.4],
+    ['12,4', 12.4],
+    ['−0.3', -0.3],
+    ['.5', 0.5],
+    ['12.', 12],
+    ['', undefined],
+    ['12.4.1', undefined],
+    ['twelve', undefined],
+    ['−', undefined],
+  ])('%p is %p', (text, volts) => {
+    expect(parseVolts(text)).toBe(volts);
+  });
+});
+
+describe('a reading request', () => {
+  const touch = { sourceId: 'F1', contact: undefined, state: PARKED, at: new Date(0) };
+  it('is checked before it is kept', () => {
+    expect(readingRequest(touch, { instrument: 'meter', volts: 12.4 })).toMatchObject({
+      ok: true,
+      request: { takenAt: '1970-01-01T00:00:00.000Z' },
+    });
+    expect(readingRequest(touch, { instrument: 'meter', volts: 999 })).toMatchObject({
+      ok: false,
+      problems: [{ path: 'volts' }],
+    });
+  });
+});
+
+describe('readings on screen', () => {
+  const stored = (id: string, takenAt: string): ReadingView => ({
+    id,
+    sourceId: 'F1',
+    contact: null,
+    state: { ...PARKED },
+    instrument: 'meter',
+    volts: 12,
+    glow: null,
+    takenAt,
+    takenBy: 'Installer',
+    withdrawnAt: null,
+  });
+  const kept = (readingId: string, status: OutboxItem['status']): OutboxItem => ({
+    kind: 'reading',
+    key: readingId,
+    jobId: 'j',
+    readingId,
+    status,
+    request: {
+      sourceId: 'F1',
+      state: { ...PARKED },
+      instrument: 'lamp',
+      glow: 'lit',
+      takenAt: '2026-01-02',
+    },
+  });
+
+  it('are stored and kept ones together, each once, in order of taking', () => {
+    const rows = mergeReadings(
+      [stored('b', '2026-01-03'), stored('a', '2026-01-01')],
+      [kept('c', 'unsaved'), kept('a', 'sending')],
+    );
+    expect(rows.map((row) => [row.id, row.saved])).toEqual([
+      ['a', 'saved'],
+      ['c', 'unsaved'],
+      ['b', 'saved'],
+    ]);
+  });
+  it('count unless withdrawn or refused', () => {
+    const leaving: OutboxItem = {
+      kind: 'withdrawal',
+      key: 'w',
+      jobId: 'j',
+      readingId: 'a',
+      status: 'unsaved',
+    };
+    const rows = mergeReadings(
+      [stored('a', '2026-01-01')],
+      [leaving, kept('c', 'refused'), kept('d', 'unsaved')],
+    );
+    expect(countingRows(rows).map((row) => row.id)).toEqual(['d']);
+  });
+});
+
+describe('phases', () => {
+  const job = {
+    phase: 'choose',
+    device: {
+      name: 'X',
+      feeds: [
+        { id: 'a', name: 'A', role: 'switched', currentA: 1 },
+        { id: 'g', name: 'G', role: 'ground', currentA: 1 },
+      ],
+    },
+    loggedFeedIds: [] as string[],
+  } as unknown as JobView;
+  it('stand done before, here, and ahead after', () => {
+    expect(knotsOf({ phase: 'choose', done: false })).toMatchObject({
+      find: 'done',
+      choose: 'here',
+      size: 'ahead',
+    });
+    expect(nextActionOf(job)).toBe('Choose the taps');
+  });
+  it('are done when every feed that needs a slot is logged', () => {
+    expect(isDone(job)).toBe(false);
+    expect(isDone({ ...job, loggedFeedIds: ['a'] })).toBe(true);
+    expect(nextActionOf({ ...job, loggedFeedIds: ['a'] })).toMatch(/^Done/);
+  });
+  it('never fall back', () => {
+    expect(furthest('size', 'find')).toBe('size');
+    expect(furthest('find', 'size')).toBe('size');
+  });
+});
+
+describe('a plan', () => {
+  it('gives a slot to one feed only', () => {
+    const plan = [
+      { feedId: 'a', slotId: 'F1' },
+      { feedId: 'b', slotId: 'F2' },
+    ];
+    expect(withFeedPlan(plan, { feedId: 'b', slotId: 'F1' })).toEqual([
+      { feedId: 'b', slotId: 'F1' },
+    ]);
+  });
+});
+
+describe('a new job', () => {
+  const model = {
+    id: '01890a5d-ac96-774b-bcce-b302099a8057',
+    yearTo: 2021,
+    trims: ['Base'],
+    markets: ['Islands'],
+    steering: ['right'],
+  } as unknown as ModelSummary;
+  const device = {
+    name: 'Dashcam',
+    feeds: [{ id: 'a', name: 'A', role: 'switched' as const, currentA: 1 }],
+  };
+  it('is filled in from the model and makes a request', () => {
+    const draft = { ...withModel(EMPTY_DRAFT, model), device };
+    expect(jobRequest(draft)).toMatchObject({
+      ok: true,
+      body: { vehicle: { year: 2021, steering: 'right' } },
+    });
+  });
+  it('says what is missing, by field', () => {
+    const result = jobRequest(EMPTY_DRAFT);
+    expect(result.ok).toBe(false);
+    const problems = result.ok ? [] : result.problems;
+    expect(problemAt(problems, 'vehicle.modelId')).toBeDefined();
+    expect(problemAt(problems, 'vehicle.year')).toMatch(/year/);
+  });
+});
+
+describe('lengths', () => {
+  it('are read in both unit systems without drift', () => {
+    expect(parseLength('3,5', 'metric')).toEqual({ metres: 3.5, problem: undefined });
+    expect(parseLength('10', 'us').metres).toBeCloseTo(3.048, 9);
+    expect(lengthText(parseLength('10', 'us').metres, 'us')).toBe('10');
+    expect(parseLength('', 'us')).toEqual({ metres: undefined, problem: undefined });
+  });
+  it.each(['abc', '0', '-3', '500'])('refuse %p', (text) => {
+    expect(parseLength(text, 'metric').problem).toBeDefined();
+  });
+  it('give no size until they are typed', () => {
+    const tapped = {
+      feed: { currentA: 0.5 },
+      slot: { family: 'mini', ratingA: 10 },
+      plan: { feedId: 'a', slotId: 's' },
+    } as unknown as Parameters<typeof feedSizeOf>[0];
+    expect(feedSizeOf(tapped)).toBeUndefined();
+    expect(feedSizeOf(tapped, { oneWayM: 3 })).toMatchObject({ ok: true, fuseA: 2 });
+  });
+});

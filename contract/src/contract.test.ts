@@ -1,0 +1,184 @@
+import {
+  CreateJobRequest,
+  PHASES,
+  ReadingRequest,
+  SignInRequest,
+  TapCsvRow,
+  UpdateJobRequest,
+  needsOf,
+  toTapClaim,
+  validate,
+} from './index';
+import type { TapPointView } from './index';
+
+const STATE = {
+  key: 'run',
+  lamps: false,
+  driverDoor: 'open',
+  doorOpenedSinceKeyOff: false,
+  asleep: false,
+};
+const READING = {
+  sourceId: 'dash/F1',
+  state: STATE,
+  instrument: 'meter',
+  volts: 12.4,
+  takenAt: '2026-05-04T10:00:00.000Z',
+};
+const JOB = {
+  vehicle: {
+    modelId: '01890a5d-ac96-774b-bcce-b302099a8057',
+    year: 2020,
+    trim: '',
+    market: '',
+    steering: 'left',
+  },
+  device: {
+    name: 'Dashcam',
+    feeds: [{ id: 'a', name: 'Supply', role: 'switched', currentA: 0.6 }],
+  },
+};
+
+function paths(result: ReturnType<typeof validate>): string[] {
+  return result.ok ? [] : result.problems.map((one) => one.path);
+}
+
+describe('ReadingRequest', () => {
+  it('takes a reading as the app makes it', () => {
+    expect(validate(ReadingRequest, READING).ok).toBe(true);
+    expect(
+      validate(ReadingRequest, { ...READING, instrument: 'lamp', volts: undefined, glow: 'dim' })
+        .ok,
+    ).toBe(true);
+  });
+
+  it.each(['twelve', '12.4', -500, 1e9, null, undefined, Number.NaN])(
+    'refuses %p as volts',
+    (volts) => {
+      expect(paths(validate(ReadingRequest, { ...READING, volts }))).toContain('volts');
+    },
+  );
+
+  it('refuses a lamp without its glow, a strange contact and a state that cannot be', () => {
+    expect(paths(validate(ReadingRequest, { ...READING, instrument: 'lamp' }))).toContain('glow');
+    expect(paths(validate(ReadingRequest, { ...READING, contact: 'c' }))).toEqual(['contact']);
+    expect(
+      paths(validate(ReadingRequest, { ...READING, state: { ...STATE, key: 'half' } })),
+    ).toEqual(['state.key']);
+  });
+
+  it('refuses what it does not know', () => {
+    expect(paths(validate(ReadingRequest, { ...READING, takenBy: 'me' }))).toEqual(['takenBy']);
+  });
+});
+
+describe('CreateJobRequest', () => {
+  it('takes a job', () => {
+    expect(validate(CreateJobRequest, JOB).ok).toBe(true);
+  });
+  it.each([1900, 2100, 2020.5, '2020'])('refuses the year %p', (year) => {
+    const job = { ...JOB, vehicle: { ...JOB.vehicle, year } };
+    expect(paths(validate(CreateJobRequest, job))).toContain('vehicle.year');
+  });
+  it('says every problem of a feed with its path', () => {
+    const feeds = [{ id: 'a', name: '', role: 'magic', currentA: 500 }];
+    const found = paths(validate(CreateJobRequest, { ...JOB, device: { name: 'X', feeds } }));
+    expect(found).toEqual(
+      expect.arrayContaining([
+        'device.feeds.0.name',
+        'device.feeds.0.role',
+        'device.feeds.0.currentA',
+      ]),
+    );
+  });
+  it('refuses a device without feeds, and one with the same feed twice', () => {
+    const feed = JOB.device.feeds[0];
+    for (const feeds of [[], [feed, feed]])
+      expect(paths(validate(CreateJobRequest, { ...JOB, device: { name: 'X', feeds } }))).toContain(
+        'device.feeds',
+      );
+  });
+  it.each([null, 'text', 7, []])('refuses %p, which is no object', (body) => {
+    expect(validate(CreateJobRequest, body).ok).toBe(false);
+  });
+});
+
+describe('UpdateJobRequest', () => {
+  it('refuses one slot for two feeds', () => {
+    const plan = [
+      { feedId: 'a', slotId: 'dash/F1' },
+      { feedId: 'b', slotId: 'dash/F1' },
+    ];
+    expect(validate(UpdateJobRequest, { version: 1, plan })).toMatchObject({
+      ok: false,
+      problems: [{ path: 'plan', message: 'a slot serves one feed only' }],
+    });
+  });
+  it.each([-1, 0, 31, '3'])('refuses a lead of %p m', (oneWayM) => {
+    const plan = [{ feedId: 'a', slotId: 's', oneWayM }];
+    expect(paths(validate(UpdateJobRequest, { version: 1, plan }))).toEqual(['plan.0.oneWayM']);
+  });
+  it('knows the phases in the order people work', () => {
+    expect(PHASES).toEqual([
+      'vehicle',
+      'device',
+      'find',
+      'choose',
+      'size',
+      'build',
+      'prove',
+      'log',
+    ]);
+  });
+});
+
+it('wants login and password', () => {
+  expect(paths(validate(SignInRequest, {}))).toEqual(['login', 'password']);
+});
+
+it('reads numbers out of a CSV row, and takes an empty cell for none', () => {
+  const row = {
+    id: '01890a5d-ac96-774b-bcce-b302099a8057',
+    slot: 'dash/F1',
+    function: 'constant',
+    supply_contact: 'a',
+    year_from: '2019',
+    year_to: '2020',
+    trim: '',
+    market: '',
+    grade: 'forum',
+    fuse_a: '7.5',
+    wire_awg: '18',
+    note: '',
+    logged_by: '',
+    logged_at: '',
+  };
+  const read = validate(TapCsvRow, row);
+  expect(read.ok && read.value).toMatchObject({ year_from: 2019, fuse_a: 7.5 });
+  expect(paths(validate(TapCsvRow, { ...row, fuse_a: '' }))).toEqual(['fuse_a']);
+});
+
+it('turns feeds into needs, ground left out', () => {
+  const feeds = [
+    { id: 'a', name: 'A', role: 'constant' as const, currentA: 1 },
+    { id: 'g', name: 'G', role: 'ground' as const, currentA: 1 },
+  ];
+  expect(needsOf({ name: 'X', feeds }).map((need) => need.id)).toEqual(['a']);
+});
+
+it('counts what later jobs saw once per job', () => {
+  const observation = (jobId: string) => ({ kind: 'contradicted', jobId, reading: {} });
+  const tap = {
+    trim: 'Base',
+    market: '',
+    matrix: [
+      { place: 'off', mark: 'high', values: [] },
+      { place: 'crank', mark: 'loose', values: [] },
+    ],
+    observations: [observation('1'), observation('1'), observation('2')],
+  } as unknown as TapPointView;
+  const claim = toTapClaim(tap);
+  expect(claim.contradicted).toBe(2);
+  expect(claim.seen).toEqual(['off']);
+  expect(claim.applicability.trims).toEqual(['Base']);
+});

@@ -1,0 +1,70 @@
+import type { SessionView } from '@lucky-thread/contract';
+import type { TestServer } from '../testing/testServer';
+import { startTestServer } from '../testing/testServer';
+import { hashPassword, passwordMatches } from './passwords';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.stop());
+
+describe('sessions', () => {
+  it('offers the demo accounts to whoever is not signed in', async () => {
+    const nobody = await server.visitor('nobody');
+    const { status, body } = await nobody.get<SessionView>('/session');
+    expect(status).toBe(200);
+    expect(body.user).toBeNull();
+    expect(body.demoAccounts.map((one) => one.login)).toEqual(['installer', 'lead']);
+  });
+
+  it('signs in with the right password only, and out again', async () => {
+    const visitor = await server.visitor('nobody');
+    expect((await visitor.post('/session', { login: 'installer', password: 'wrong' })).status).toBe(
+      401,
+    );
+    expect((await visitor.post('/session', { login: 'nobody', password: 'wrong' })).status).toBe(
+      401,
+    );
+    const right = { login: 'Installer ', password: 'pull-the-right-thread' };
+    expect((await visitor.post<SessionView>('/session', right)).body.user?.role).toBe('installer');
+    expect((await visitor.get('/jobs')).status).toBe(200);
+    expect((await visitor.delete('/session')).status).toBe(204);
+    expect((await visitor.get('/jobs')).status).toBe(401);
+  });
+
+  it.each([
+    ['GET', '/jobs'],
+    ['GET', '/models'],
+    ['GET', '/devices'],
+    ['PUT', '/jobs/01890a5d-ac96-774b-bcce-b302099a8057'],
+    ['POST', '/jobs/01890a5d-ac96-774b-bcce-b302099a8057/meter'],
+    ['GET', '/nowhere'],
+  ])('keeps %s %s to those signed in', async (method, path) => {
+    const nobody = await server.visitor('nobody');
+    const answer = await nobody.send(method, path);
+    expect(answer.status).toBe(401);
+    expect(answer.headers.get('content-type')).toContain('application/problem+json');
+  });
+
+  it('outlives a restart of the server', async () => {
+    const visitor = await server.visitor();
+    await server.restart();
+    expect((await visitor.get('/jobs')).status).toBe(200);
+  });
+
+  it('names what is missing at sign-in', async () => {
+    const nobody = await server.visitor('nobody');
+    expect((await nobody.post('/session', { login: 'x' })).status).toBe(422);
+  });
+});
+
+describe('passwords', () => {
+  it('are salted: the same one hashes differently each time, and both match', async () => {
+    const [one, two] = await Promise.all([hashPassword('thread'), hashPassword('thread')]);
+    expect(one).not.toBe(two);
+    expect(await passwordMatches('thread', one)).toBe(true);
+    expect(await passwordMatches('threat', two)).toBe(false);
+    expect(await passwordMatches('thread', 'plain')).toBe(false);
+  });
+});

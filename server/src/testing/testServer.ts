@@ -1,0 +1,213 @@
+import type { AddressInfo } from 'node:net';
+import { randomUUID } from 'node:crypto';
+import type { JobView, ModelSummary, ModelView, ProblemDocument } from '@lucky-thread/contract';
+import { seededRandom } from '@lucky-thread/core/bench';
+import { nextState, stateAt } from '@lucky-thread/core/vehicle';
+import pg from 'pg';
+import { v7 as uuidv7 } from 'uuid';
+import { createApp } from '../app';
+import { migrateDatabase, openDatabase } from '../db/database';
+import { DEMO_ACCOUNTS, seed } from '../demo/seed';
+
+/** An answer of the server under test. */
+export interface Answer<T> {
+  readonly status: number;
+  readonly body: T;
+  readonly text: string;
+  readonly headers: Headers;
+}
+
+/** A server with a database of its own. */
+export interface TestServer {
+  readonly base: string;
+  readonly databaseUrl: string;
+  /** Closes the server and drops its database. */
+  readonly stop: () => Promise<void>;
+  /** Closes and starts anew on the same database, as after a kill. */
+  readonly restart: () => Promise<void>;
+  /** Somebody with a cookie jar; signed in unless told otherwise. */
+  readonly visitor: (as?: 'installer' | 'lead' | 'nobody') => Promise<Visitor>;
+}
+
+/** Where the test cluster is; set by the test command. */
+function clusterUrl(): string {
+  const url = process.env.TEST_DATABASE_URL;
+  if (url === undefined)
+    throw new Error('TEST_DATABASE_URL is not set: run these tests with npm test');
+  return url;
+}
+
+/** Starts a server with the demo data on a fresh database. */
+export async function startTestServer(): Promise<TestServer> {
+  const name = `test_${randomUUID().replaceAll('-', '')}`;
+  await administer(`create database ${name}`);
+  const url = new URL(clusterUrl());
+  url.pathname = `/${name}`;
+  let running = await serve(url.href);
+  return {
+    get base() {
+      return running.base;
+    },
+    databaseUrl: url.href,
+    stop: async () => {
+      await running.close();
+      await administer(`drop database ${name} with (force)`);
+    },
+    restart: async () => {
+      await running.close();
+      running = await serve(url.href);
+    },
+    visitor: async (as = 'installer') => {
+      const visitor = new Visitor(() => running.base);
+      const account = DEMO_ACCOUNTS.find((one) => one.login === as);
+      if (account !== undefined)
+        await visitor.post('/session', { login: account.login, password: account.password });
+      return visitor;
+    },
+  };
+}
+
+async function serve(url: string): Promise<{ base: string; close: () => Promise<void> }> {
+  const database = openDatabase(url);
+  await migrateDatabase(database);
+  const { demoAccounts } = await seed(database.db, true);
+  const app = createApp({
+    database,
+    demoAccounts,
+    sessionSecret: 'a secret for tests that outlives a restart',
+    webFolder: undefined,
+    random: seededRandom(1),
+  });
+  const server = app.listen(0, '127.0.0.1');
+  await new Promise((resolve) => server.once('listening', resolve));
+  const { port } = server.address() as AddressInfo;
+  return {
+    base: `http://127.0.0.1:${port}/api`,
+    close: async () => {
+      server.closeAllConnections();
+      await new Promise((resolve) => server.close(resolve));
+      await database.close();
+    },
+  };
+}
+
+async function administer(statement: string): Promise<void> {
+  const client = new pg.Client({ connectionString: clusterUrl() });
+  await client.connect();
+  await client.query(statement);
+  await client.end();
+}
+
+/** A client that keeps its cookie. */
+export class Visitor {
+  private cookie = '';
+  private readonly base: () => string;
+
+  constructor(base: () => string) {
+    this.base = base;
+  }
+
+  get<T>(path: string): Promise<Answer<T>> {
+    return this.send('GET', path);
+  }
+  post<T>(path: string, body?: unknown): Promise<Answer<T>> {
+    return this.send('POST', path, body);
+  }
+  put<T>(path: string, body?: unknown): Promise<Answer<T>> {
+    return this.send('PUT', path, body);
+  }
+  patch<T>(path: string, body?: unknown): Promise<Answer<T>> {
+    return this.send('PATCH', path, body);
+  }
+  delete<T>(path: string): Promise<Answer<T>> {
+    return this.send('DELETE', path);
+  }
+
+  /** Sends a body as it is, of any type. */
+  async send<T>(
+    method: string,
+    path: string,
+    body?: unknown,
+    type = 'application/json',
+  ): Promise<Answer<T>> {
+    const response = await fetch(`${this.base()}${path}`, {
+      method,
+      headers: { cookie: this.cookie, ...(body === undefined ? {} : { 'content-type': type }) },
+      ...(body === undefined
+        ? {}
+        : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    });
+    const [cookie] = response.headers.getSetCookie();
+    if (cookie !== undefined) this.cookie = cookie.split(';')[0] ?? '';
+    const text = await response.text();
+    const json = response.headers.get('content-type')?.includes('json') === true;
+    return {
+      status: response.status,
+      body: (json ? JSON.parse(text) : undefined) as T,
+      text,
+      headers: response.headers,
+    };
+  }
+
+  /** The model of a demo vehicle. */
+  async model(name: string): Promise<ModelView> {
+    const { body } = await this.get<ModelSummary[]>('/models');
+    const id = body.find((one) => one.model === name)?.id ?? '';
+    return (await this.get<ModelView>(`/models/${id}`)).body;
+  }
+
+  /** A fresh job on a demo vehicle, with one switched and one constant feed. */
+  async job(name = 'Longboat'): Promise<JobView> {
+    const model = await this.model(name);
+    const { body } = await this.put<JobView>(`/jobs/${uuidv7()}`, jobBody(model.id));
+    return body;
+  }
+
+  /** Takes readings of a slot with the simulated meter and stores them. */
+  async probe(jobId: string, sourceId: string, places: readonly Place[]): Promise<void> {
+    for (const place of places) {
+      const touch = { sourceId, ...touchAt(place) };
+      const { body } = await this.post<{ volts: number }>(`/jobs/${jobId}/meter`, touch);
+      await this.put(`/jobs/${jobId}/readings/${uuidv7()}`, {
+        ...touch,
+        instrument: 'simulatedMeter',
+        volts: body.volts,
+        takenAt: new Date(2026, 4, 4).toISOString(),
+      });
+    }
+  }
+}
+
+/** A place to read at; `a` and `b` are the contacts of the empty slot at run. */
+export type Place = 'off' | 'acc' | 'run' | 'crank' | 'asleep' | 'justOff' | 'a' | 'b';
+
+function touchAt(place: Place): { state: ReturnType<typeof stateAt>; contact?: 'a' | 'b' } {
+  return place === 'a' || place === 'b'
+    ? { state: stateAt('run'), contact: place }
+    : { state: stateAt(place) };
+}
+
+/** Feeds that the tests' jobs have. */
+export const FEEDS = [
+  { id: 'memory', name: 'Memory', role: 'constant', currentA: 0.5 },
+  { id: 'switched', name: 'Supply', role: 'switched', currentA: 0.6, liveInAcc: true },
+] as const;
+
+/** The body of a new job. */
+export function jobBody(modelId: string): object {
+  return {
+    vehicle: { modelId, year: 2020, trim: 'Standard', market: 'Islands', steering: 'right' },
+    device: { name: 'Dashcam', feeds: FEEDS },
+  };
+}
+
+/** A reading at a slot. */
+export function readingBody(sourceId: string, volts: unknown = 12.4): object {
+  const state = nextState(stateAt('off'), { kind: 'key', to: 'run' });
+  return { sourceId, state, instrument: 'meter', volts, takenAt: '2026-05-04T10:00:00.000Z' };
+}
+
+/** The paths that a refusal names. */
+export function problemPaths(answer: Answer<unknown>): string[] {
+  return ((answer.body as ProblemDocument).errors ?? []).map((one) => one.path);
+}
