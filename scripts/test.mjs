@@ -1,40 +1,30 @@
-import { chmodSync, existsSync, mkdtempSync, readFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { checkFormat, checkLint, checkTypes } from './lib/checks.mjs';
+import { ensureChromium } from './lib/chromium.mjs';
 import { main, say } from './lib/console.mjs';
-import { ensureDebianPackages } from './lib/debian.mjs';
 import { ensureNpmPackages } from './lib/packages.mjs';
-import { ensurePostgres, startCluster } from './lib/postgres.mjs';
 import { bin, run } from './lib/run.mjs';
+import { throwAwayCluster } from './lib/throwAway.mjs';
 import { WEB_FOLDER, ensureWebBuild } from './lib/webBuild.mjs';
 
 main(async () => {
   const results = [];
-  let folder;
   let cluster;
   const stop = async () => {
     const running = cluster;
     cluster = undefined;
     await running?.stop();
-    running?.remove();
   };
   process.on('SIGINT', () => void stop().then(() => process.exit(130)));
   try {
     await ensureNpmPackages();
-    await ensurePostgres();
-    await ensureDebianPackages(
-      'Chromium with ChromeDriver',
-      ['chromium', 'chromium-driver'],
-      () => existsSync('/usr/bin/chromium') && existsSync('/usr/bin/chromedriver'),
-    );
+    await ensureChromium();
     results.push(...(await checkFormat()), ...(await checkLint()), ...(await checkTypes()));
     results.push(...(await jest('Unit tests', ['core', 'contract', 'app'])));
-    folder = mkdtempSync(path.join(os.tmpdir(), 'lucky-thread-test-'));
-    // PostgreSQL's own user has to get through the folder.
-    chmodSync(folder, 0o755);
     say('Starting a throw-away database');
-    cluster = await startCluster(folder, { throwAway: true });
+    cluster = await throwAwayCluster();
     const env = { ...process.env, TEST_DATABASE_URL: cluster.url, WEB_FOLDER };
     results.push(...(await jest('Server tests', ['server'], env)));
     await ensureWebBuild();

@@ -67,6 +67,10 @@ describe('ReadingRequest', () => {
     ).toEqual(['state.key']);
   });
 
+  it('refuses a reading without the state of the car', () => {
+    expect(paths(validate(ReadingRequest, { ...READING, state: undefined }))).toEqual(['state']);
+  });
+
   it('refuses what it does not know', () => {
     expect(paths(validate(ReadingRequest, { ...READING, takenBy: 'me' }))).toEqual(['takenBy']);
   });
@@ -97,6 +101,9 @@ describe('CreateJobRequest', () => {
       expect(paths(validate(CreateJobRequest, { ...JOB, device: { name: 'X', feeds } }))).toContain(
         'device.feeds',
       );
+  });
+  it.each(['vehicle', 'device'])('refuses a job without its %s', (part) => {
+    expect(paths(validate(CreateJobRequest, { ...JOB, [part]: undefined }))).toEqual([part]);
   });
   it.each([null, 'text', 7, []])('refuses %p, which is no object', (body) => {
     expect(validate(CreateJobRequest, body).ok).toBe(false);

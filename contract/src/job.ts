@@ -2,6 +2,7 @@ import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayUnique,
+  IsDefined,
   IsIn,
   IsInt,
   IsNumber,
@@ -75,11 +76,13 @@ export class JobVehicleInput {
 /** A new job, sent under the id its maker gave it. */
 export class CreateJobRequest {
   /** The car. */
+  @IsDefined({ message: 'the vehicle is missing' })
   @ValidateNested()
   @Type(() => JobVehicleInput)
   vehicle!: JobVehicleInput;
 
   /** What is fitted. */
+  @IsDefined({ message: 'the device is missing' })
   @ValidateNested()
   @Type(() => DeviceInput)
   device!: DeviceInput;

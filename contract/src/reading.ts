@@ -2,6 +2,7 @@ import { GLOWS, MAX_READING_V } from '@lucky-thread/core/identify';
 import type { Glow, Reading } from '@lucky-thread/core/identify';
 import { Type } from 'class-transformer';
 import {
+  IsDefined,
   IsIn,
   IsISO8601,
   IsNumber,
@@ -33,6 +34,7 @@ export class ReadingRequest {
   contact?: 'a' | 'b';
 
   /** State of the car. */
+  @IsDefined({ message: 'the state of the car is missing' })
   @ValidateNested()
   @Type(() => VehicleStateInput)
   state!: VehicleStateInput;
@@ -102,6 +104,7 @@ export class MeterRequest {
   contact?: 'a' | 'b';
 
   /** State of the car. */
+  @IsDefined({ message: 'the state of the car is missing' })
   @ValidateNested()
   @Type(() => VehicleStateInput)
   state!: VehicleStateInput;

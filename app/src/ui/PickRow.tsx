@@ -20,7 +20,6 @@ export function PickRow(props: PickRowProps) {
     <TouchableRipple
       role="radio"
       aria-checked={props.chosen}
-      aria-label={`${props.title}. ${props.text}`}
       testID={props.testID}
       onPress={props.onPress}
       style={[
@@ -32,7 +31,7 @@ export function PickRow(props: PickRowProps) {
       ]}
     >
       <View style={styles.inside}>
-        <Words kind="action" style={styles.mark}>
+        <Words kind="action" style={styles.mark} hidden>
           {props.chosen ? '◉' : '○'}
         </Words>
         <View style={styles.text}>

@@ -21,7 +21,12 @@ export function Screen(props: ScreenProps) {
   const palette = usePalette();
   return (
     <View style={[styles.screen, { backgroundColor: palette.canvas }]} testID={props.testID}>
-      <ScrollView contentContainerStyle={styles.content} style={styles.scroll} role="main">
+      <ScrollView
+        tabIndex={0}
+        contentContainerStyle={styles.content}
+        style={styles.scroll}
+        role="main"
+      >
         <View style={styles.column}>{props.children}</View>
       </ScrollView>
       {props.bottom !== undefined && (

@@ -23,7 +23,6 @@ export function Toggle(props: ToggleProps) {
       testID={props.testID}
       role="switch"
       aria-checked={props.on}
-      aria-label={`${props.label}: ${props.state}`}
       disabled={props.disabled}
       onPress={() => props.onChange(!props.on)}
       style={[

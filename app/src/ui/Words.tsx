@@ -26,6 +26,8 @@ export interface WordsProps {
   readonly children: ReactNode;
   readonly style?: StyleProp<TextStyle>;
   readonly lines?: number;
+  /** Decoration that a screen reader passes over. */
+  readonly hidden?: boolean;
   readonly testID?: string;
 }
 
@@ -38,6 +40,7 @@ export function Words(props: WordsProps) {
     <Text
       testID={props.testID}
       numberOfLines={props.lines}
+      aria-hidden={props.hidden}
       {...(isHeading ? { role: 'heading' as const, 'aria-level': kind === 'title' ? 1 : 2 } : {})}
       style={[
         KINDS[kind],

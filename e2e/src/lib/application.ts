@@ -3,6 +3,7 @@ import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { createServer } from 'node:net';
 import path from 'node:path';
+import pg from 'pg';
 
 /** The real application on a database of its own: server process, built web app, demo data. */
 export interface Application {
@@ -70,7 +71,6 @@ function end(child: ChildProcess, signal: NodeJS.Signals): Promise<void> {
 }
 
 async function makeDatabase(cluster: string, name: string): Promise<void> {
-  const { default: pg } = await import('pg');
   const client = new pg.Client({ connectionString: cluster });
   await client.connect();
   await client.query(`create database ${name}`);

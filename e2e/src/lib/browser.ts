@@ -173,6 +173,19 @@ export class Visitor {
     });
   }
 
+  /** Scrolls everything back to the top. */
+  async top(): Promise<void> {
+    await this.driver.executeScript(
+      'for (const one of document.querySelectorAll("[role=main]")) one.scrollTo(0, 0)',
+    );
+  }
+
+  /** Scrolls an element to the upper edge. */
+  async show(id: string): Promise<void> {
+    const element = await this.see(id);
+    await this.driver.executeScript('arguments[0].scrollIntoView({ block: "start" })', element);
+  }
+
   /** Saves what is on the screen as a PNG. */
   async picture(file: string): Promise<void> {
     writeFileSync(file, Buffer.from(await this.driver.takeScreenshot(), 'base64'));

@@ -52,7 +52,6 @@ function CandidateRow(props: CandidateListProps & { candidate: Candidate; best: 
     <TouchableRipple
       role="radio"
       aria-checked={chosen}
-      aria-label={`${slot.position} ${slot.legend ?? 'no legend'}. ${candidate.because}`}
       testID={`candidate-${props.feedId}-${slot.id}`}
       onPress={() => props.onChoose(slot.id)}
       style={[

@@ -47,26 +47,35 @@ export function FindScreen({ context, onFilled }: FindScreenProps) {
   if (!wide)
     return (
       <View style={styles.fill}>
-        <ScrollView style={styles.fill} contentContainerStyle={styles.content} role="main">
+        <ScrollView
+          tabIndex={0}
+          style={styles.fill}
+          contentContainerStyle={styles.content}
+          role="main"
+        >
           {parts.map}
           {parts.verdict}
           {parts.history}
         </ScrollView>
-        <View style={[styles.dock, { borderColor: palette.line, backgroundColor: palette.canvas }]}>
+        <ScrollView
+          tabIndex={0}
+          style={[styles.dock, { borderColor: palette.line, backgroundColor: palette.canvas }]}
+          contentContainerStyle={styles.docked}
+        >
           {parts.dock}
-        </View>
+        </ScrollView>
       </View>
     );
   return (
     <View style={[styles.fill, styles.columns]} role="main">
-      <ScrollView style={styles.mapColumn} contentContainerStyle={styles.content}>
+      <ScrollView tabIndex={0} style={styles.mapColumn} contentContainerStyle={styles.content}>
         {parts.map}
       </ScrollView>
-      <ScrollView style={styles.column} contentContainerStyle={styles.content}>
+      <ScrollView tabIndex={0} style={styles.column} contentContainerStyle={styles.content}>
         {parts.dock}
         {parts.history}
       </ScrollView>
-      <ScrollView style={styles.column} contentContainerStyle={styles.content}>
+      <ScrollView tabIndex={0} style={styles.column} contentContainerStyle={styles.content}>
         {parts.verdict}
       </ScrollView>
     </View>
@@ -231,7 +240,8 @@ const styles = StyleSheet.create({
   content: { padding: SPACE.m, gap: SPACE.m },
   stack: { gap: SPACE.m },
   tight: { gap: SPACE.s },
-  dock: { padding: SPACE.m, borderTopWidth: 1.5, maxHeight: '62%' },
+  dock: { flexGrow: 0, borderTopWidth: 1.5, maxHeight: '78%' },
+  docked: { padding: SPACE.m },
   pad: { gap: SPACE.xs },
   padHead: { flexDirection: 'row', alignItems: 'center' },
 });

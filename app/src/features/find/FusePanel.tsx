@@ -73,7 +73,7 @@ export function FusePanel(props: FusePanelProps) {
         />
       </View>
       <View onLayout={(event) => setAvailable(event.nativeEvent.layout.width)}>
-        <ScrollView ref={scroll} horizontal contentContainerStyle={styles.scrolled}>
+        <ScrollView ref={scroll} horizontal tabIndex={0} contentContainerStyle={styles.scrolled}>
           <View style={{ width, height }}>
             <Svg width={width} height={height} style={StyleSheet.absoluteFill} aria-hidden>
               <Rect

@@ -51,7 +51,7 @@ export function ReadingPad(props: ReadingPadProps) {
         {props.simulated && (
           <ActionButton
             label="Sim meter"
-            spoken="Take the simulated meter’s value"
+            spoken="Sim meter: take its value"
             testID={`${testID}-sim`}
             style={styles.wideKey}
             disabled={taker.busy}
@@ -59,7 +59,6 @@ export function ReadingPad(props: ReadingPadProps) {
           />
         )}
       </View>
-      {typing && <Keypad text={text} onText={setText} onLog={() => done(taker.volts(text))} />}
       {taker.problem !== undefined && (
         <View role="alert">
           <Words kind="small" testID={`${testID}-problem`}>
@@ -67,6 +66,7 @@ export function ReadingPad(props: ReadingPadProps) {
           </Words>
         </View>
       )}
+      {typing && <Keypad text={text} onText={setText} onLog={() => done(taker.volts(text))} />}
     </View>
   );
 }

@@ -1,6 +1,5 @@
 import { screenSlot } from '@lucky-thread/core/choose';
 import type { Verdict } from '@lucky-thread/core/identify';
-import { describeStitch } from '@lucky-thread/core/identify';
 import type { Slot } from '@lucky-thread/core/vehicle';
 import { FUNCTION_NAMES } from '@lucky-thread/core/vehicle';
 import { StyleSheet, View } from 'react-native';
@@ -39,7 +38,6 @@ export function SlotCell(props: SlotCellProps) {
     <TouchableRipple
       testID={`slot-${slot.id}`}
       role="button"
-      aria-label={spokenSlot(slot, verdict, blocked)}
       aria-pressed={props.selected}
       onPress={props.onPress}
       style={[
@@ -106,16 +104,6 @@ export function SlotCell(props: SlotCellProps) {
 function legendSize(legend: string | undefined): number {
   const longest = Math.max(0, ...(legend ?? '').split(/[ -]/).map((word) => word.length));
   return longest > 7 ? 13 : 15.5;
-}
-
-function spokenSlot(slot: Slot, verdict: Verdict | undefined, blocked: boolean): string {
-  const rating = slot.ratingA === undefined ? 'no fuse' : `${slot.ratingA} ampere`;
-  const known = blocked
-    ? 'never tap'
-    : verdict === undefined
-      ? ''
-      : `${verdict.headline}; ${describeStitch(verdict.stitch)}`;
-  return `Slot ${slot.position}, ${slot.legend ?? 'no legend'}, ${rating}. ${known}`;
 }
 
 const styles = StyleSheet.create({

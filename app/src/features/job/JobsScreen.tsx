@@ -58,7 +58,6 @@ function JobRow({ job, onOpen }: { readonly job: JobView; readonly onOpen: () =>
     <View role="listitem">
       <TouchableRipple
         role="link"
-        aria-label={`${job.vehicleName}, ${job.device.name}. ${nextActionOf(job)}`}
         testID="job-row"
         onPress={onOpen}
         style={[styles.row, { borderColor: palette.line }]}

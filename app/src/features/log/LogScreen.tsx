@@ -50,8 +50,8 @@ export function LogScreen({ context }: { readonly context: JobContext }) {
           Logged. The next job on this model starts with {logged.length === 1 ? 'it' : 'them'}.
         </Words>
       )}
-      {open.map((one) => (
-        <LogCard key={one.feed.id} context={context} tapped={one} />
+      {open.map((one, index) => (
+        <LogCard key={one.feed.id} context={context} tapped={one} first={index === 0} />
       ))}
       {logged.map((tap) => (
         <TapPointCard key={tap.id} tap={tap} model={context.model} />
@@ -60,7 +60,8 @@ export function LogScreen({ context }: { readonly context: JobContext }) {
   );
 }
 
-function LogCard({ context, tapped }: { context: JobContext; tapped: TappedFeed }) {
+function LogCard(props: { context: JobContext; tapped: TappedFeed; first: boolean }) {
+  const { context, tapped } = props;
   const finding = useFind(context);
   const [logTap, { isLoading }] = useLogTapMutation();
   const [note, setNote] = useState('');
@@ -105,7 +106,7 @@ function LogCard({ context, tapped }: { context: JobContext; tapped: TappedFeed 
       />
       {problem !== undefined && <Caution testID={`log-problem-${feed.id}`}>{problem}</Caution>}
       <ActionButton
-        kind="next"
+        kind={props.first ? 'next' : 'plain'}
         label="Write it into the log"
         testID={`write-${feed.id}`}
         disabled={!proven || isLoading || waiting || size?.ok !== true}

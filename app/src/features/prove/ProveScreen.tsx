@@ -88,7 +88,6 @@ function ProofRow(props: {
       <TouchableRipple
         role="checkbox"
         aria-checked={shown}
-        aria-label={`${proof.title}. ${proof.how}`}
         testID={`proof-${tapped.feed.id}-${proof.kind}`}
         disabled={props.busy}
         onPress={props.onToggle}
@@ -98,7 +97,7 @@ function ProofRow(props: {
         ]}
       >
         <View style={styles.inside}>
-          <Words kind="figure" style={styles.tick}>
+          <Words kind="figure" style={styles.tick} hidden>
             {shown ? '✓' : '○'}
           </Words>
           <View style={styles.text}>

@@ -1,5 +1,6 @@
 import { Redirect, usePathname } from 'expo-router';
 import type { ReactNode } from 'react';
+import { useState } from 'react';
 import { useSessionQuery } from '../../store/api';
 import { useAppSelector } from '../../store/store';
 import { Failed, Loading } from '../../ui/States';
@@ -16,7 +17,12 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
     ) : (
       <Loading what="Lucky Thread" />
     );
-  if (expired || session.data.user === null)
-    return <Redirect href={{ pathname: '/sign-in', params: { next: path } }} />;
+  if (expired || session.data.user === null) return <ToSignIn from={path} />;
   return children;
+}
+
+/** Sends to the sign-in screen, holding on to where the user was: the path changes once the screens below are gone. */
+function ToSignIn(props: { readonly from: string }) {
+  const [next] = useState(props.from);
+  return <Redirect href={{ pathname: '/sign-in', params: { next } }} />;
 }

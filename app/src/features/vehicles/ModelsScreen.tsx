@@ -30,7 +30,6 @@ export function ModelsScreen() {
           <View role="listitem" key={model.id}>
             <TouchableRipple
               role="link"
-              aria-label={`${model.make} ${model.model} ${model.generation}, ${model.use}`}
               testID={`model-${model.model}`}
               onPress={() => router.navigate(`/vehicles/${model.id}`)}
               style={[styles.row, { borderColor: palette.line }]}

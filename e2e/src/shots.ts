@@ -1,0 +1,113 @@
+import path from 'node:path';
+import { PHONE, Visitor, WIDE } from './lib/browser';
+import {
+  chooseBest,
+  findSupplySide,
+  followPlan,
+  showProofs,
+  signIn,
+  startJob,
+  writeLog,
+} from './lib/flow';
+
+const FOLDER = path.resolve(__dirname, '../../docs/screenshots');
+const TAPS = [
+  { feed: 'memory', length: '3.5' },
+  { feed: 'switched', length: '3.5' },
+];
+
+/** Takes the README's pictures from the demo data, through the real interface. */
+export async function takeShots(base: string): Promise<void> {
+  await phone(base);
+  await wide(base);
+}
+
+async function phone(base: string): Promise<void> {
+  const visitor = await Visitor.open(base, PHONE);
+  const shot = (name: string): Promise<void> =>
+    visitor.picture(path.join(FOLDER, `${name}-phone.png`));
+  try {
+    await visitor.go('/sign-in');
+    await visitor.see('demo-installer');
+    await shot('sign-in');
+    await signIn(visitor);
+    await visitor.go('/jobs/new');
+    await visitor.touch('pick-Fairway');
+    await shot('new-job');
+    const jobId = await startJob(visitor, 'Longboat', 'Dashcam with parking mode');
+    await followPlan(visitor, 9);
+    await visitor.top();
+    await shot('find');
+    await followPlan(visitor);
+    await chooseBest(
+      visitor,
+      TAPS.map((tap) => tap.feed),
+    );
+    await visitor.top();
+    await shot('choose');
+    await findSupplySide(visitor, 'switched');
+    await findSupplySide(visitor, 'memory');
+    await visitor.show('orientation-memory');
+    await shot('orientation');
+    await visitor.touch('go-size');
+    for (const { feed, length } of TAPS) {
+      await visitor.type(`length-${feed}`, length);
+      await visitor.textIs(`basis-${feed}`, /per cent/);
+    }
+    await visitor.top();
+    await shot('size');
+    await visitor.touch('go-build');
+    await visitor.see('build');
+    await shot('build');
+    await visitor.touch('go-prove');
+    await visitor.see('prove');
+    await shot('prove');
+    await showProofs(visitor, TAPS);
+    await visitor.touch('go-log');
+    await visitor.see('log-memory');
+    await shot('log');
+    await writeLog(visitor, TAPS);
+    await visitor.touch('go-model');
+    await visitor.see('model');
+    await shot('model');
+    await startJob(visitor, 'Petrel', 'Head unit');
+    await startJob(visitor, 'Drover', 'Cabin lights');
+    await visitor.go('/');
+    await visitor.see('jobs');
+    await shot('jobs');
+    await visitor.go('/shop');
+    await visitor.touch('theme-night');
+    await visitor.go(`/jobs/${jobId}/find`);
+    await visitor.textIs('next', /\./);
+    await shot('find-night');
+  } finally {
+    await visitor.close();
+  }
+}
+
+async function wide(base: string): Promise<void> {
+  const visitor = await Visitor.open(base, WIDE);
+  const shot = (name: string): Promise<void> =>
+    visitor.picture(path.join(FOLDER, `${name}-wide.png`));
+  try {
+    await signIn(visitor);
+    await shot('jobs');
+    await visitor.go('/vehicles');
+    await visitor.touch('model-Longboat');
+    await visitor.see('model');
+    await shot('model');
+    await startJob(visitor, 'Fairway', 'Dashcam with parking mode');
+    await followPlan(visitor, 12);
+    await shot('find');
+    await followPlan(visitor);
+    await chooseBest(
+      visitor,
+      TAPS.map((tap) => tap.feed),
+    );
+    await findSupplySide(visitor, 'memory');
+    await visitor.show('orientation-memory');
+    await shot('choose');
+  } finally {
+    await visitor.close();
+  }
+}
