@@ -11,9 +11,14 @@ main(async () => {
   await ensureChromium();
   await withThrowAwayDemo(async ({ base }) => {
     say('Taking pictures');
-    const { code } = await run(process.execPath, ['--import', 'tsx', 'src/shotsMain.ts', base], {
-      cwd: path.join(ROOT, 'e2e'),
-    });
+    const folder = path.join(ROOT, 'docs/screenshots');
+    const { code } = await run(
+      process.execPath,
+      ['--import', 'tsx', 'src/shotsMain.ts', base, folder],
+      {
+        cwd: path.join(ROOT, 'e2e'),
+      },
+    );
     if (code !== 0) throw new Stop('the pictures could not be taken; the message stands above.');
   });
 });

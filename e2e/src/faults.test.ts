@@ -86,7 +86,7 @@ it('keeps an unsaved reading over a reload without the server', async () => {
   await visitor.until('it is saved after the reload', async () => (await readings('saved')) === 1);
 });
 
-it('shows a reading of one tab in the other, and refuses a choice made from an old version', async () => {
+it('shows a reading of one tab in the other', async () => {
   const id = await startJob(visitor, 'Longboat', 'Dashcam');
   const first = await visitor.driver.getWindowHandle();
   await visitor.driver.switchTo().newWindow('tab');
@@ -96,6 +96,26 @@ it('shows a reading of one tab in the other, and refuses a choice made from an o
   await visitor.until('it is saved here', async () => (await readings('saved')) === 1);
   await visitor.driver.switchTo().window(first);
   await visitor.until('it is shown there', async () => (await readings('saved')) === 1);
+});
+
+it('refuses a choice made from an old version, says so, and shows the job as it is now', async () => {
+  const id = await startJob(visitor, 'Longboat', 'Dashcam');
+  await visitor.touch('knot-choose');
+  await visitor.see('choose');
+  // Somebody else is faster: the same change, past this screen.
+  await visitor.driver.executeAsyncScript(
+    `const done = arguments[arguments.length - 1];
+     const plan = [{ feedId: 'switched', slotId: 'dash/F15' }];
+     fetch('/api/jobs/' + arguments[0], {
+       method: 'PATCH',
+       headers: { 'content-type': 'application/json' },
+       body: JSON.stringify({ version: 1, plan }),
+     }).then(done)`,
+    id,
+  );
+  await visitor.touch('candidate-switched-dash/F5');
+  await visitor.textIs('job-problem', /changed elsewhere/);
+  await visitor.textIs('feed-switched', /◉ F15/);
 });
 
 it('comes back to the same place when the session has ended', async () => {

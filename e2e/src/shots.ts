@@ -10,22 +10,21 @@ import {
   writeLog,
 } from './lib/flow';
 
-const FOLDER = path.resolve(__dirname, '../../docs/screenshots');
 const TAPS = [
   { feed: 'memory', length: '3.5' },
   { feed: 'switched', length: '3.5' },
 ];
 
 /** Takes the README's pictures from the demo data, through the real interface. */
-export async function takeShots(base: string): Promise<void> {
-  await phone(base);
-  await wide(base);
+export async function takeShots(base: string, folder: string): Promise<void> {
+  await phone(base, folder);
+  await wide(base, folder);
 }
 
-async function phone(base: string): Promise<void> {
+async function phone(base: string, folder: string): Promise<void> {
   const visitor = await Visitor.open(base, PHONE);
   const shot = (name: string): Promise<void> =>
-    visitor.picture(path.join(FOLDER, `${name}-phone.png`));
+    visitor.picture(path.join(folder, `${name}-phone.png`));
   try {
     await visitor.go('/sign-in');
     await visitor.see('demo-installer');
@@ -85,10 +84,10 @@ async function phone(base: string): Promise<void> {
   }
 }
 
-async function wide(base: string): Promise<void> {
+async function wide(base: string, folder: string): Promise<void> {
   const visitor = await Visitor.open(base, WIDE);
   const shot = (name: string): Promise<void> =>
-    visitor.picture(path.join(FOLDER, `${name}-wide.png`));
+    visitor.picture(path.join(folder, `${name}-wide.png`));
   try {
     await signIn(visitor);
     await shot('jobs');

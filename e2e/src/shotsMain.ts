@@ -1,6 +1,10 @@
 import { takeShots } from './shots';
 
-takeShots(process.argv[2] ?? 'http://127.0.0.1:4180').catch((error: unknown) => {
+const [base, folder] = process.argv.slice(2);
+if (base === undefined || folder === undefined)
+  throw new Error('give the address of the application and the folder for the pictures');
+
+takeShots(base, folder).catch((error: unknown) => {
   console.error(error);
   process.exit(1);
 });

@@ -27,28 +27,24 @@ export async function ensureWebBuild() {
   await withLock(path.join(ROOT, '.cache', 'build.lock'), 'building the web app', async () => {
     if (current()) return;
     say('Building the web app (a minute or two the first time)');
-    const env = {
-      ...process.env,
-      EXPO_OFFLINE: '1',
-      EXPO_NO_TELEMETRY: '1',
-      CI: '1',
-      NODE_ENV: 'production',
-    };
-    const { code, output } = await run(
-      process.execPath,
-      [
-        path.join(ROOT, 'node_modules/expo/bin/cli'),
-        'export',
-        '--platform',
-        'web',
-        '--max-workers',
-        '2',
-      ],
-      { cwd: path.join(ROOT, 'app'), env, quiet: true },
-    );
-    if (code !== 0) throw new Stop(`the web app could not be built:\n${output.slice(-3000)}`);
+    await exportWeb(path.join(ROOT, 'app'));
     writeFileSync(MARK, wanted);
   });
+}
+
+/** Exports an Expo app for the web into its `dist`. */
+export async function exportWeb(folder) {
+  const env = {
+    ...process.env,
+    EXPO_OFFLINE: '1',
+    EXPO_NO_TELEMETRY: '1',
+    CI: '1',
+    NODE_ENV: 'production',
+  };
+  const cli = path.join(ROOT, 'node_modules/expo/bin/cli');
+  const args = [cli, 'export', '--platform', 'web', '--max-workers', '2'];
+  const { code, output } = await run(process.execPath, args, { cwd: folder, env, quiet: true });
+  if (code !== 0) throw new Stop(`the web app could not be built:\n${output.slice(-3000)}`);
 }
 
 function hashOf(places) {

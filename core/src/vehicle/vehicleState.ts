@@ -128,12 +128,12 @@ export function describeState(state: VehicleState): string {
 /** The words for one place of the stitch. */
 export const PLACE_WORDS: Record<StitchPlace, string> = {
   asleep: 'asleep',
-  off: 'key off, door opened',
+  off: 'key off (door opened)',
   acc: 'accessory',
   run: 'run',
   crank: 'cranking',
   lamps: 'lamps on',
-  justOff: 'just off, door still shut',
+  justOff: 'just off (door still shut)',
   engine: 'engine running',
 };
 

@@ -176,7 +176,7 @@ export class Visitor {
   /** Scrolls everything back to the top. */
   async top(): Promise<void> {
     await this.driver.executeScript(
-      'for (const one of document.querySelectorAll("[role=main]")) one.scrollTo(0, 0)',
+      'for (const one of document.querySelectorAll("*")) if (one.scrollTop > 0) one.scrollTop = 0',
     );
   }
 

@@ -10,7 +10,7 @@ export interface OrientationDrawingProps {
   readonly supply: 'a' | 'b' | undefined;
 }
 
-const WIDTH = 350;
+const WIDTH = 372;
 const HEIGHT = 200;
 /** Where the wires from the two contacts leave the slot. */
 const UPPER_Y = 66;
@@ -48,11 +48,11 @@ export function OrientationDrawing({ slot, supply }: OrientationDrawingProps) {
       role="img"
       aria-label={spoken}
     >
-      <Label x={78} y={18} text={`slot ${slot.position}`} colour={ink} />
+      <Label x={wide ? 107 : 78} y={18} text={`slot ${slot.position}`} colour={ink} />
       <Rect
-        x={wide ? 12 : 36}
+        x={wide ? 40 : 36}
         y={26}
-        width={wide ? 132 : 84}
+        width={wide ? 134 : 84}
         height={158}
         rx={8}
         fill={palette.sunken}
@@ -72,7 +72,7 @@ export function OrientationDrawing({ slot, supply }: OrientationDrawingProps) {
           />
           <Label
             x={contact.x}
-            y={wide || contact.id === 'b' ? contact.y + 31 : contact.y - 21}
+            y={labelBelow(contact, wide) ? contact.y + 31 : contact.y - 21}
             text={contact.landmark}
             colour={ink}
             small
@@ -99,27 +99,34 @@ function contactsOf(slot: Slot): readonly Contact[] {
   // Side by side: the left wire leaves above, the right one below, so that they do not cross.
   const middle = (UPPER_Y + LOWER_Y) / 2;
   return [
-    { ...a, x: 46, y: middle, wireY: UPPER_Y - 22 },
-    { ...b, x: 112, y: middle, wireY: LOWER_Y + 26 },
+    { ...a, x: 74, y: middle, wireY: UPPER_Y - 22 },
+    { ...b, x: 140, y: middle, wireY: LOWER_Y + 26 },
   ];
+}
+
+/** The label stands where the contact's wire does not leave. */
+function labelBelow(contact: Contact, wide: boolean): boolean {
+  return wide ? contact.wireY < contact.y : contact.id === 'b';
 }
 
 function SupplyArrow(props: { contact: Contact; wide: boolean; ink: string }) {
   const { contact, wide, ink } = props;
   const { x, y } = contact;
-  const path = wide
-    ? `M${x - 30} ${y} H${x - 10} m-8 -6 l8 6 l-8 6`
+  // Of two contacts side by side, the right one is fed from its own outer side.
+  const fromRight = wide && contact.id === 'b';
+  const path = fromRight
+    ? `M${x + 56} ${y} H${x + 10} m9 -7 l-9 7 l9 7`
     : `M6 ${y} H${x - 10} m-9 -7 l9 7 l-9 7`;
   return (
     <G>
       <Path d={path} stroke={ink} strokeWidth={3} fill="none" />
-      <Label x={wide ? x - 20 : 20} y={y - 10} text="supply" colour={ink} small />
+      <Label x={fromRight ? x + 36 : 20} y={y - 10} text="supply" colour={ink} small />
     </G>
   );
 }
 
-const JOINT_X = 196;
-const END_X = 338;
+const JOINT_X = 224;
+const END_X = 364;
 
 /** The tap: its line blade on the supply contact, the original fuse back to the load, the added fuse out to the lead. */
 function Tap(props: { line: Contact; load: Contact; ink: string; canvas: string }) {
@@ -145,10 +152,10 @@ function Tap(props: { line: Contact; load: Contact; ink: string; canvas: string 
       <Circle cx={JOINT_X} cy={line.wireY} r={5} fill={ink} />
       <Fuse x={JOINT_X} y={middle} ink={ink} canvas={canvas} />
       <Label x={JOINT_X + 48} y={middle + 4} text="original fuse" colour={ink} small />
-      <Fuse x={262} y={line.wireY} ink={ink} canvas={canvas} />
-      <Label x={262} y={line.wireY + (below ? 26 : -16)} text="added fuse" colour={ink} small />
-      <Label x={322} y={line.wireY + (below ? -12 : 22)} text="device" colour={ink} small />
-      <Label x={162} y={line.wireY + (below ? 18 : -9)} text="line blade" colour={ink} small />
+      <Fuse x={286} y={line.wireY} ink={ink} canvas={canvas} />
+      <Label x={286} y={line.wireY + (below ? 26 : -16)} text="added fuse" colour={ink} small />
+      <Label x={346} y={line.wireY + (below ? -12 : 22)} text="device" colour={ink} small />
+      <Label x={194} y={line.wireY + (below ? 18 : -9)} text="line blade" colour={ink} small />
     </G>
   );
 }

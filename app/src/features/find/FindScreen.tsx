@@ -1,5 +1,6 @@
 import type { Slot } from '@lucky-thread/core/vehicle';
 import { useMemo, useState } from 'react';
+import type { ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { withdraw } from '../../store/outbox';
 import { carBroughtTo, carChanged, placeDeferred, slotTouched } from '../../store/probeSlice';
@@ -68,15 +69,22 @@ export function FindScreen({ context, onFilled }: FindScreenProps) {
     );
   return (
     <View style={[styles.fill, styles.columns]} role="main">
-      <ScrollView tabIndex={0} style={styles.mapColumn} contentContainerStyle={styles.content}>
-        {parts.map}
-      </ScrollView>
-      <ScrollView tabIndex={0} style={styles.column} contentContainerStyle={styles.content}>
+      <Column wide>{parts.map}</Column>
+      <Column>
         {parts.dock}
         {parts.history}
-      </ScrollView>
-      <ScrollView tabIndex={0} style={styles.column} contentContainerStyle={styles.content}>
-        {parts.verdict}
+      </Column>
+      <Column>{parts.verdict}</Column>
+    </View>
+  );
+}
+
+/** One of the columns of a wide screen, scrolling by itself. */
+function Column(props: { readonly wide?: boolean; readonly children: ReactNode }) {
+  return (
+    <View style={props.wide === true ? styles.mapColumn : styles.column}>
+      <ScrollView tabIndex={0} style={styles.fill} contentContainerStyle={styles.content}>
+        {props.children}
       </ScrollView>
     </View>
   );
@@ -235,8 +243,8 @@ function History({ context, finding }: PartProps) {
 const styles = StyleSheet.create({
   fill: { flex: 1, minHeight: 0 },
   columns: { flexDirection: 'row' },
-  mapColumn: { flex: 1.5 },
-  column: { flex: 1 },
+  mapColumn: { flex: 1.5, minWidth: 0 },
+  column: { flex: 1, minWidth: 0 },
   content: { padding: SPACE.m, gap: SPACE.m },
   stack: { gap: SPACE.m },
   tight: { gap: SPACE.s },

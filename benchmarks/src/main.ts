@@ -1,0 +1,23 @@
+import { firstLoadBenchmark } from './firstLoad';
+import { identifyBenchmark } from './identify';
+import { tapSheetBenchmark } from './tapSheet';
+
+/** All benchmarks in one run; the start command of it says where everything is. */
+async function main(): Promise<void> {
+  const [base, databaseUrl, appFolder, bareFolder] = process.argv.slice(2);
+  if (
+    base === undefined ||
+    databaseUrl === undefined ||
+    appFolder === undefined ||
+    bareFolder === undefined
+  )
+    throw new Error('run this with npm run bench');
+  await identifyBenchmark();
+  await tapSheetBenchmark(base, databaseUrl);
+  firstLoadBenchmark(appFolder, bareFolder);
+}
+
+main().catch((error: unknown) => {
+  console.error(error);
+  process.exit(1);
+});

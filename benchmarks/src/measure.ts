@@ -1,0 +1,32 @@
+/** Times of one piece of work, ms. */
+export interface Times {
+  readonly median: number;
+  readonly p95: number;
+}
+
+/** Runs each piece of work in turn, so that a drifting machine hits all alike; the first tenth warms up. */
+export async function measure(
+  rounds: number,
+  works: Readonly<Record<string, () => unknown>>,
+): Promise<Record<string, Times>> {
+  const samples = new Map<string, number[]>(Object.keys(works).map((name) => [name, []]));
+  const warmUp = Math.ceil(rounds / 10);
+  for (let round = 0; round < rounds + warmUp; round += 1)
+    for (const [name, work] of Object.entries(works)) {
+      const start = performance.now();
+      await work();
+      if (round >= warmUp) samples.get(name)?.push(performance.now() - start);
+    }
+  return Object.fromEntries(
+    [...samples].map(([name, list]) => {
+      const sorted = list.sort((left, right) => left - right);
+      const at = (share: number): number => sorted[Math.floor(share * (sorted.length - 1))] ?? 0;
+      return [name, { median: at(0.5), p95: at(0.95) }];
+    }),
+  );
+}
+
+/** A line of the report. */
+export function line(name: string, value: string): void {
+  console.log(`${name.padEnd(62)} ${value}`);
+}

@@ -1,0 +1,72 @@
+import type { AddressInfo } from 'node:net';
+import type { ModelSummary } from '@lucky-thread/contract';
+import express from 'express';
+import pg from 'pg';
+import { line, measure } from './measure';
+
+const ROUNDS = 300;
+/** The SQL that a tap sheet needs at the least. */
+const BARE_SQL = `select t.*, u.name from tap_points t join users u on u.id = t.logged_by
+  where t.model_id = $1 and not t.retired order by t.slot_id`;
+
+/** A tap-sheet call against the bare SQL it needs and against an empty Express route. */
+export async function tapSheetBenchmark(base: string, databaseUrl: string): Promise<void> {
+  const pool = new pg.Pool({ connectionString: databaseUrl, max: 2 });
+  const empty = express()
+    .get('/', (_request, response) => {
+      response.json([]);
+    })
+    .listen(0, '127.0.0.1');
+  await new Promise((resolve) => empty.once('listening', resolve));
+  const { port } = empty.address() as AddressInfo;
+  try {
+    const cookie = await signIn(base);
+    const headers = { cookie };
+    const models = (await (
+      await fetch(`${base}/api/models`, { headers })
+    ).json()) as ModelSummary[];
+    const modelId = models.find((one) => one.model === 'Longboat')?.id ?? '';
+    await importTaps(base, cookie, modelId);
+    const times = await measure(ROUNDS, {
+      call: async () => (await fetch(`${base}/api/models/${modelId}/taps`, { headers })).text(),
+      sql: () => pool.query(BARE_SQL, [modelId]),
+      route: async () => (await fetch(`http://127.0.0.1:${port}/`)).text(),
+    });
+    const { call, sql, route } = times;
+    if (call === undefined || sql === undefined || route === undefined)
+      throw new Error('nothing was measured');
+    line('tap sheet of a model, 12 tap points: median', `${call.median.toFixed(2)} ms`);
+    line('  ratio to the bare SQL', (call.median / sql.median).toFixed(1));
+    line('  ratio to an empty Express route', (call.median / route.median).toFixed(1));
+  } finally {
+    empty.closeAllConnections();
+    empty.close();
+    await pool.end();
+  }
+}
+
+async function signIn(base: string): Promise<string> {
+  const response = await fetch(`${base}/api/session`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ login: 'lead', password: 'prove-it-once' }),
+  });
+  return response.headers.getSetCookie()[0]?.split(';')[0] ?? '';
+}
+
+async function importTaps(base: string, cookie: string, modelId: string): Promise<void> {
+  const head =
+    'id,slot,function,supply_contact,year_from,year_to,trim,market,grade,fuse_a,wire_awg,note,logged_by,logged_at';
+  const slots = ['F3', 'F4', 'F5', 'F6', 'F8', 'F9', 'F10', 'F12', 'F13', 'F14', 'F15', 'F18'];
+  const rows = slots.map(
+    (slot, index) =>
+      `01890a5d-ac96-774b-bcce-b302099a80${String(10 + index)},dash/${slot},constant,a,2016,2020,,,forum,5,18,,,`,
+  );
+  const response = await fetch(`${base}/api/models/${modelId}/taps.csv`, {
+    method: 'POST',
+    headers: { cookie, 'content-type': 'text/csv' },
+    body: [head, ...rows].join('\n'),
+  });
+  if (!response.ok)
+    throw new Error(`the tap points could not be imported: ${await response.text()}`);
+}
