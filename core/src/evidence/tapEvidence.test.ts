@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { STITCH_PLACES, stateAt } from '../vehicle';
+import type { STITCH_PLACES} from '../vehicle';
+import { stateAt } from '../vehicle';
 import type { TapClaim } from './index';
 import {
   EVIDENCE_GRADES,
