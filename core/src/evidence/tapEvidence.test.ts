@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { STITCH_PLACES} from '../vehicle';
+import type { STITCH_PLACES } from '../vehicle';
 import { stateAt } from '../vehicle';
 import type { TapClaim } from './index';
 import {
