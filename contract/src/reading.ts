@@ -21,8 +21,8 @@ export const INSTRUMENTS = ['meter', 'lamp', 'simulatedMeter'] as const;
 /** One instrument. */
 export type InstrumentName = (typeof INSTRUMENTS)[number];
 
-/** One observation at a slot, sent under the id its maker gave it. */
-export class ReadingRequest {
+/** Where an instrument touches, and in which state of the car. */
+export class MeterRequest {
   /** Slot id, e.g. `dash/F12`. */
   @IsString()
   @Length(1, 80)
@@ -38,7 +38,10 @@ export class ReadingRequest {
   @ValidateNested()
   @Type(() => VehicleStateInput)
   state!: VehicleStateInput;
+}
 
+/** One observation at a slot, sent under the id its maker gave it. */
+export class ReadingRequest extends MeterRequest {
   /** What it was read with. */
   @IsIn(INSTRUMENTS)
   instrument!: InstrumentName;
@@ -89,25 +92,6 @@ export function toCoreReading(
         ? { kind: 'glow', glow: view.glow }
         : { kind: 'volts', volts: view.volts ?? 0 },
   };
-}
-
-/** Where the simulated meter touches. */
-export class MeterRequest {
-  /** Slot id. */
-  @IsString()
-  @Length(1, 80)
-  sourceId!: string;
-
-  /** Contact of the empty slot; left out with the fuse in. */
-  @IsOptional()
-  @IsIn(['a', 'b'])
-  contact?: 'a' | 'b';
-
-  /** State of the car. */
-  @IsDefined({ message: 'the state of the car is missing' })
-  @ValidateNested()
-  @Type(() => VehicleStateInput)
-  state!: VehicleStateInput;
 }
 
 /** What the simulated meter shows. */
