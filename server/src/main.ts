@@ -34,6 +34,8 @@ async function main(): Promise<void> {
     server.close(() => void database.close().then(() => process.exit(0)));
   };
   process.once('SIGTERM', stop);
+  // The start command is gone, whatever ended it.
+  process.once('disconnect', stop);
   // Ctrl-C reaches the whole process group; the start command decides the order of stopping.
   process.on('SIGINT', () => undefined);
 }
