@@ -79,22 +79,29 @@ export function assignFilled(field: Field): ReadonlyMap<string, string> {
   return filled;
 }
 
+/** A source in play for a need. */
+export interface Contender {
+  readonly verdict: Verdict;
+  /** How welcome it is by its legend, 0 to 1. */
+  readonly welcome: number;
+}
+
 /** The sources worth testing for a need: the likeliest, and those not far behind. */
-export function contenders(need: Need, field: Field, taken: ReadonlySet<string>): Verdict[] {
+export function contenders(need: Need, field: Field, taken: ReadonlySet<string>): Contender[] {
   const hopeful = field.candidates
     .filter((verdict) => !taken.has(verdict.sourceId))
     .map((verdict) => ({ verdict, chance: meetsProbability(need, verdict.posterior) }))
     .filter(({ chance }) => chance > HOPELESS)
-    .map(({ verdict, chance }) => ({ verdict, worth: chance * welcome(verdict, field) }))
+    .map(({ verdict, chance }) => {
+      const by = welcome(verdict, field);
+      return { verdict, welcome: by, worth: chance * by };
+    })
     .sort((left, right) => right.worth - left.worth);
   const first = hopeful[0];
   // What the log of the model names is confirmed before anything else is looked at: one reading saves the rest.
-  if (first !== undefined && isUnconfirmedClaim(first.verdict, field)) return [first.verdict];
+  if (first !== undefined && isUnconfirmedClaim(first.verdict, field)) return [first];
   const lead = first?.worth ?? 0;
-  return hopeful
-    .filter(({ worth }) => worth >= FIELD_SHARE * lead)
-    .slice(0, FIELD_SIZE)
-    .map(({ verdict }) => verdict);
+  return hopeful.filter(({ worth }) => worth >= FIELD_SHARE * lead).slice(0, FIELD_SIZE);
 }
 
 function welcome(verdict: Verdict, field: Field): number {

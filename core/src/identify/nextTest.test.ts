@@ -154,6 +154,18 @@ describe('nextTest', () => {
     expect(advice.next.kind === 'visit' && advice.next.visit.sourceIds[0]).toBe('F2');
   });
 
+  it('reads the harmless legend before the cautious one in the same visit', () => {
+    const off = [volts('F1', 'off', 12.5), volts('F2', 'off', 12.5)];
+    const run = [volts('F1', 'run', 12.4), volts('F2', 'run', 12.4)];
+    const advice = advise({
+      sources: [source('F1', 'HORN'), source('F2', 'BACK UP')],
+      readings: [...off, ...run],
+      state: stateAt('asleep'),
+      needs: [CONSTANT],
+    });
+    expect(advice.next.kind === 'visit' && advice.next.visit.sourceIds[0]).toBe('F2');
+  });
+
   it('refuses a reading at a source that is not there', () => {
     expect(() =>
       advise({ sources: [], readings: [volts('F9', 'off', 12)], state: PARKED, needs: [] }),

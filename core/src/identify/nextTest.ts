@@ -49,7 +49,7 @@ export function nextTest(input: PlanInput): NextAction {
     return { kind: 'filled', instruction: 'Every feed has a source. Go on and choose the taps.' };
 
   const taken = new Set(filled.values());
-  const contests = open.map((need) => ({ need, verdicts: contenders(need, input, taken) }));
+  const contests = open.map((need) => ({ need, contenders: contenders(need, input, taken) }));
   const sources = new Map(input.sources.map((source) => [source.id, source]));
   const visits = VISIT_ORDER.map((place) =>
     planVisit(place, contests, { state: input.state, sources }),

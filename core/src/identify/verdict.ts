@@ -142,7 +142,6 @@ function headlineOf(
   leading: CircuitFunction,
   missing: readonly LookAlike[],
 ): string {
-  const untested = missing.map((one) => PLACE_WORDS[one.place]).join(', ');
   switch (status) {
     case 'unread':
       return 'Not read yet';
@@ -151,10 +150,19 @@ function headlineOf(
     case 'resolved':
       return FUNCTION_NAMES[leading].plain;
     case 'unresolved':
-      return `${groupWords(leading)}: ${untested === '' ? 'one more reading' : `${untested} untested`}`;
+      return `${groupWords(leading)}: ${untestedWords(missing)}`;
     case 'open':
       return 'Still open';
   }
+}
+
+/** Up to so many untested places are named in the headline; more are only counted. */
+const NAMED_IN_HEADLINE = 2;
+
+function untestedWords(missing: readonly LookAlike[]): string {
+  if (missing.length === 0) return 'one more reading';
+  if (missing.length > NAMED_IN_HEADLINE) return `${missing.length} states untested`;
+  return `${missing.map((one) => PLACE_WORDS[one.place]).join(', ')} untested`;
 }
 
 function groupWords(leading: CircuitFunction): string {

@@ -96,7 +96,7 @@ describe('reach', () => {
 
 describe('planVisit', () => {
   const contest = (readings: Parameters<typeof judge>[1]) => [
-    { need: NEED, verdicts: [judge(SOURCE, readings)] },
+    { need: NEED, contenders: [{ verdict: judge(SOURCE, readings), welcome: 1 }] },
   ];
   const read = (volts: number, id: string) => ({
     id,

@@ -1,5 +1,6 @@
 import type { StitchPlace, VehicleState } from '../vehicle';
 import { PARKED, nextState, placeOf, stateAt, stateId } from '../vehicle';
+import type { Contender } from './field';
 import { chanceLive, worthOfReading } from './information';
 import type { Need } from './needs';
 import { meetingHypotheses, meetsProbability } from './needs';
@@ -21,7 +22,7 @@ export interface Visit {
 /** A need with the sources in play for it. */
 export interface Contest {
   readonly need: Need;
-  readonly verdicts: readonly Verdict[];
+  readonly contenders: readonly Contender[];
 }
 
 /** Weight of learning the function of a likely source against learning whether it meets the need. */
@@ -76,11 +77,12 @@ function worthPerSource(
   sources: ReadonlyMap<string, Source>,
 ): { sourceId: string; bits: number }[] {
   const worths = new Map<string, number>();
-  for (const { need, verdicts } of contests) {
+  for (const { need, contenders } of contests) {
     const meeting = meetingHypotheses(need);
-    for (const verdict of verdicts) {
+    for (const { verdict, welcome } of contenders) {
       const logged = sources.get(verdict.sourceId)?.logged !== undefined;
-      const bits = bitsOf({ verdict, need, meeting, logged }, state);
+      // Weighed by welcome, so that harmless legends are read first and cautious ones only as a reserve.
+      const bits = welcome * bitsOf({ verdict, need, meeting, logged }, state);
       worths.set(verdict.sourceId, Math.max(bits, worths.get(verdict.sourceId) ?? 0));
     }
   }
