@@ -155,6 +155,11 @@ describe('a new job', () => {
       body: { vehicle: { year: 2021, steering: 'right' } },
     });
   });
+  it('takes another model’s year with the model, but keeps one that a VIN gave', () => {
+    const other = { ...model, yearTo: 2016 };
+    expect(withModel(withModel(EMPTY_DRAFT, model), other).year).toBe('2016');
+    expect(withModel({ ...EMPTY_DRAFT, vin: 'x', year: '2019' }, other).year).toBe('2019');
+  });
   it('says what is missing, by field', () => {
     const result = jobRequest(EMPTY_DRAFT);
     expect(result.ok).toBe(false);

@@ -28,7 +28,8 @@ export function withModel(draft: JobDraft, model: ModelSummary): JobDraft {
   return {
     ...draft,
     modelId: model.id,
-    year: draft.year === '' ? String(model.yearTo) : draft.year,
+    // A year read from a VIN belongs to the car; any other was the model's proposal.
+    year: draft.vin.trim() === '' ? String(model.yearTo) : draft.year,
     trim: model.trims[0] ?? '',
     market: model.markets[0] ?? '',
     steering: model.steering[0] ?? 'left',
