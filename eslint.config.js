@@ -87,7 +87,10 @@ module.exports = defineConfig([
       '@typescript-eslint/consistent-type-imports': 'error',
     },
   },
-  { files: ['**/*.test.{ts,tsx}'], languageOptions: { globals: globals.jest } },
+  {
+    files: ['**/*.test.{ts,tsx}', 'scripts/lib/jest*.cjs'],
+    languageOptions: { globals: globals.jest },
+  },
   {
     files: ['scripts/**', 'benchmarks/**', 'e2e/**', '*.js', '**/*.cjs'],
     languageOptions: { globals: globals.node },

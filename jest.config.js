@@ -1,14 +1,26 @@
 /** Core and contract run as plain logic, the app with Expo's preset, the server in plain Node. */
+const patience = ['<rootDir>/../scripts/lib/jestPatience.cjs'];
 const serverTransform = { '^.+\\.tsx?$': '<rootDir>/../scripts/lib/jestEsbuild.cjs' };
 module.exports = {
   projects: [
-    { displayName: 'core', rootDir: 'core', preset: 'jest-expo/node' },
-    { displayName: 'contract', rootDir: 'contract', preset: 'jest-expo/node' },
+    {
+      displayName: 'core',
+      rootDir: 'core',
+      preset: 'jest-expo/node',
+      setupFilesAfterEnv: patience,
+    },
+    {
+      displayName: 'contract',
+      rootDir: 'contract',
+      preset: 'jest-expo/node',
+      setupFilesAfterEnv: patience,
+    },
     {
       displayName: 'app',
       rootDir: 'app',
       preset: 'jest-expo',
       setupFiles: ['<rootDir>/src/testing/setup.ts'],
+      setupFilesAfterEnv: patience,
       moduleNameMapper: {
         '^react-native-vector-icons.*|^@expo/vector-icons.*': '<rootDir>/src/testing/IconStub.tsx',
       },
@@ -23,6 +35,7 @@ module.exports = {
       transform: serverTransform,
       transformIgnorePatterns: ['node_modules/(?!(uuid|@lucky-thread)/)'],
       setupFiles: ['<rootDir>/src/testing/setup.ts'],
+      setupFilesAfterEnv: patience,
     },
     {
       displayName: 'e2e',

@@ -18,7 +18,7 @@ export const PHONE: Size = { name: 'phone', width: 390, height: 844 };
 export const WIDE: Size = { name: 'wide', width: 1280, height: 800 };
 
 /** How long anything may take to appear, ms. */
-const PATIENCE_MS = 15_000;
+const PATIENCE_MS = 30_000;
 
 const FLAGS = [
   '--headless=new',

@@ -6,11 +6,12 @@ import { tapsFromCsv, tapsToCsv } from './tapCsv';
 
 let server: TestServer;
 let visitor: Visitor;
-beforeEach(async () => {
+beforeAll(async () => {
   server = await startTestServer();
   visitor = await server.visitor();
 });
-afterEach(() => server.stop());
+beforeEach(() => server.forget());
+afterAll(() => server.stop());
 
 const PROOFS = ['live', 'dead', 'original', 'orientation'].map((kind) => ({ kind, passed: true }));
 const LOG = { feedId: 'switched', proofs: PROOFS, fuseA: 2, awg: 18, note: 'behind the flap' };

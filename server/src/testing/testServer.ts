@@ -23,6 +23,8 @@ export interface TestServer {
   readonly databaseUrl: string;
   /** Closes the server and drops its database. */
   readonly stop: () => Promise<void>;
+  /** Forgets all jobs, readings and tap points. */
+  readonly forget: () => Promise<void>;
   /** Closes and starts anew on the same database, as after a kill. */
   readonly restart: () => Promise<void>;
   /** Somebody with a cookie jar; signed in unless told otherwise. */
@@ -53,6 +55,7 @@ export async function startTestServer(): Promise<TestServer> {
       await running.close();
       await administer(`drop database ${name} with (force)`);
     },
+    forget: () => administer('truncate tap_observations, tap_points, readings, jobs', url.href),
     restart: async () => {
       await running.close();
       running = await serve(url.href);
@@ -91,8 +94,8 @@ async function serve(url: string): Promise<{ base: string; close: () => Promise<
   };
 }
 
-async function administer(statement: string): Promise<void> {
-  const client = new pg.Client({ connectionString: clusterUrl() });
+async function administer(statement: string, connectionString = clusterUrl()): Promise<void> {
+  const client = new pg.Client({ connectionString });
   await client.connect();
   await client.query(statement);
   await client.end();
