@@ -1,6 +1,7 @@
 import path from 'node:path';
 import { PHONE, Visitor, WIDE } from './lib/browser';
 import {
+  DASHCAM_TAPS,
   chooseBest,
   findSupplySide,
   followPlan,
@@ -9,11 +10,6 @@ import {
   startJob,
   writeLog,
 } from './lib/flow';
-
-const TAPS = [
-  { feed: 'memory', length: '3.5' },
-  { feed: 'switched', length: '3.5' },
-];
 
 /** Takes the README's pictures from the demo data, through the real interface. */
 export async function takeShots(base: string, folder: string): Promise<void> {
@@ -40,7 +36,7 @@ async function phone(base: string, folder: string): Promise<void> {
     await followPlan(visitor);
     await chooseBest(
       visitor,
-      TAPS.map((tap) => tap.feed),
+      DASHCAM_TAPS.map((tap) => tap.feed),
     );
     await visitor.top();
     await shot('choose');
@@ -49,7 +45,7 @@ async function phone(base: string, folder: string): Promise<void> {
     await visitor.show('orientation-memory');
     await shot('orientation');
     await visitor.touch('go-size');
-    for (const { feed, length } of TAPS) {
+    for (const { feed, length } of DASHCAM_TAPS) {
       await visitor.type(`length-${feed}`, length);
       await visitor.textIs(`basis-${feed}`, /per cent/);
     }
@@ -61,11 +57,11 @@ async function phone(base: string, folder: string): Promise<void> {
     await visitor.touch('go-prove');
     await visitor.see('prove');
     await shot('prove');
-    await showProofs(visitor, TAPS);
+    await showProofs(visitor, DASHCAM_TAPS);
     await visitor.touch('go-log');
     await visitor.see('log-memory');
     await shot('log');
-    await writeLog(visitor, TAPS);
+    await writeLog(visitor, DASHCAM_TAPS);
     await visitor.touch('go-model');
     await visitor.see('model');
     await shot('model');
@@ -101,7 +97,7 @@ async function wide(base: string, folder: string): Promise<void> {
     await followPlan(visitor);
     await chooseBest(
       visitor,
-      TAPS.map((tap) => tap.feed),
+      DASHCAM_TAPS.map((tap) => tap.feed),
     );
     await findSupplySide(visitor, 'memory');
     await visitor.show('orientation-memory');

@@ -4,6 +4,7 @@ import { seriousFaults } from './lib/axe';
 import type { Size } from './lib/browser';
 import { PHONE, Visitor, WIDE } from './lib/browser';
 import {
+  DASHCAM_TAPS,
   chooseBest,
   findSupplySide,
   followPlan,
@@ -13,10 +14,6 @@ import {
   writeLog,
 } from './lib/flow';
 
-const TAPS = [
-  { feed: 'memory', length: '3.5' },
-  { feed: 'switched', length: '3.5' },
-];
 /** A second job takes a fraction of the first one's steps: two live readings and the changes of state between. */
 const CONFIRMING_STEPS = 6;
 
@@ -71,7 +68,7 @@ describe.each<[Size, string]>([
     await visitor.touch('go-size');
     await visitor.type('length-memory', '500');
     await visitor.textIs('length-memory-below', /between 0.05 m and 30 m/);
-    for (const { feed, length } of TAPS) {
+    for (const { feed, length } of DASHCAM_TAPS) {
       await visitor.type(`length-${feed}`, length);
       await visitor.textIs(`basis-${feed}`, /one way, return through the body, per cent of 12.0 V/);
     }
@@ -85,11 +82,11 @@ describe.each<[Size, string]>([
   it('asks for every closing proof, then writes two tap points', async () => {
     await visitor.see('prove');
     await noFaults();
-    await showProofs(visitor, TAPS);
+    await showProofs(visitor, DASHCAM_TAPS);
     await visitor.touch('go-log');
     await visitor.see('log-memory');
     await noFaults();
-    await writeLog(visitor, TAPS);
+    await writeLog(visitor, DASHCAM_TAPS);
     await visitor.touch('go-model');
     await visitor.textIs('model', /Live always[\s\S]*Verified/);
     await noFaults();

@@ -1,6 +1,6 @@
 import { generateVehicle, isClosed, meterReading, lampReading, seededRandom } from '../bench';
 import type { BenchSupply, GeneratedVehicle } from '../bench';
-import { PARKED, nextState } from '../vehicle';
+import { PARKED } from '../vehicle';
 import type { VehicleState } from '../vehicle';
 import type { FindAdvice, Need, Reading, Source } from './index';
 import { advise, requirementsOf } from './index';
@@ -107,8 +107,4 @@ describe.each([
   it('never recommends a circuit whose legend is blocked', () => {
     expect(total.critical).toBe(0);
   });
-});
-
-it('brings the generated car asleep only through the state model', () => {
-  expect(nextState(PARKED, { kind: 'sleep' }).asleep).toBe(true);
 });

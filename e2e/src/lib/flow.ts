@@ -71,6 +71,12 @@ export interface TapWish {
   readonly length: string;
 }
 
+/** The taps of a dashcam with parking mode. */
+export const DASHCAM_TAPS: readonly TapWish[] = [
+  { feed: 'memory', length: '3.5' },
+  { feed: 'switched', length: '3.5' },
+];
+
 /** Chooses the best slot of every feed and finds its supply side with the simulated meter. */
 export async function chooseBest(visitor: Visitor, feeds: readonly string[]): Promise<string[]> {
   await visitor.touch('go-choose');
@@ -95,20 +101,6 @@ export async function findSupplySide(visitor: Visitor, feed: string): Promise<st
   await visitor.touch(`contact-${feed}-a-sim`);
   await visitor.touch(`contact-${feed}-b-sim`);
   return visitor.textIs(`supply-side-${feed}`, /Supply enters/);
-}
-
-/** Types the lengths, goes through the work, shows all proofs and writes every tap into the log. */
-export async function sizeProveAndLog(visitor: Visitor, taps: readonly TapWish[]): Promise<void> {
-  await visitor.touch('go-size');
-  for (const { feed, length } of taps) {
-    await visitor.type(`length-${feed}`, length);
-    await visitor.textIs(`basis-${feed}`, /per cent of/);
-  }
-  await visitor.touch('go-build');
-  await visitor.touch('go-prove');
-  await showProofs(visitor, taps);
-  await visitor.touch('go-log');
-  await writeLog(visitor, taps);
 }
 
 /** Ticks every closing proof. */
