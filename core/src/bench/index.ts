@@ -1,8 +1,33 @@
-export { BENCH_SUPPLIES, batteryVoltage, isClosed } from './circuit';
-export type { BenchBattery, BenchCircuit, BenchSupply, BenchVehicle } from './circuit';
-export { USUAL_LEGENDS, generateVehicle } from './generateVehicle';
-export type { GeneratedSlot, GeneratedVehicle, LegendQuality } from './generateVehicle';
-export { lampReading, meterReading } from './instruments';
-export type { BenchTouch } from './instruments';
-export { seededRandom } from './seededRandom';
-export { slotVoltage } from './slotVoltage';
+export { batteryElements, restVoltage } from './car/battery';
+export { UNTOUCHED, benchCar } from './car/benchCar';
+export type { BenchCar } from './car/benchCar';
+export { BENCH_SUPPLIES, isClosed } from './car/circuit';
+export type { BenchBattery, BenchCircuit, BenchSupply, BenchVehicle } from './car/circuit';
+export { fuseAfter, tapCurrents } from './car/fuses';
+export type { TapCurrents } from './car/fuses';
+export type { FittedTap, Situation } from './car/situation';
+export type { BenchWire, BenchWireKind } from './car/wire';
+export {
+  FADED_HARNESS,
+  USUAL_HARNESS,
+  generateHarness,
+} from './generate/generateHarness';
+export type { GeneratedHarness, GeneratedWire, WireTruth } from './generate/generateHarness';
+export { POOR_LEGENDS, USUAL_LEGENDS, generateVehicle } from './generate/generateVehicle';
+export type { GeneratedSlot, GeneratedVehicle, LegendQuality } from './generate/generateVehicle';
+export { seededRandom } from './generate/seededRandom';
+export { lampShows, ledShows } from './instrument/lamp';
+export type { Burns, LampShows } from './instrument/lamp';
+export { METER_OHM, meterReading, meterShows } from './instrument/meter';
+export type { MeterShows } from './instrument/meter';
+export { ohmmeterShows } from './instrument/ohmmeter';
+export type { OhmmeterShows } from './instrument/ohmmeter';
+export { popShows } from './instrument/pop';
+export type { PopShows } from './instrument/pop';
+export { GOOD_CLIP } from './instrument/touch';
+export type { BenchTouch, Clip } from './instrument/touch';
+export { assemble } from './network/assemble';
+export { CHASSIS } from './network/element';
+export type { Element } from './network/element';
+export { solveNetwork } from './network/solveNetwork';
+export type { Port, SolvedNetwork } from './network/solveNetwork';

@@ -1,5 +1,7 @@
 import type { StitchPlace, VehicleState } from '../vehicle';
-import { assignFilled, fieldOf } from './field';
+import type { Until } from './field';
+import { fieldOf } from './field';
+import { newWorkings } from './posterior';
 import type { Need } from './needs';
 import type { NextAction } from './nextTest';
 import { nextTest } from './nextTest';
@@ -17,6 +19,11 @@ export interface FindSession {
   readonly needs: readonly Need[];
   /** Places the installer can't or won't bring the car to now; none by default. */
   readonly cannot?: readonly StitchPlace[];
+  /**
+   * `role` (by default): stop when the feeds are served, and ask for cranking or sleep only where a feed depends on
+   * it. `function`: go on until the function of each serving source can be named, as the log wants it.
+   */
+  readonly until?: Until;
 }
 
 /** What the identification says about a session. */
@@ -26,6 +33,8 @@ export interface FindAdvice {
   readonly next: NextAction;
   /** Needs that have a source, by need id. */
   readonly filled: Readonly<Record<string, string>>;
+  /** What open needs rest on so far, by need id: good enough to work with while a check is deferred, not proven. */
+  readonly tentative: Readonly<Record<string, string>>;
 }
 
 /**
@@ -49,11 +58,20 @@ export function advise(session: FindSession): FindAdvice {
     if (own === undefined) bySource.set(reading.sourceId, [reading]);
     else own.push(reading);
   }
-  const verdicts = session.sources.map((source) => judge(source, bySource.get(source.id) ?? []));
-  const field = fieldOf(session.sources, verdicts, session.needs);
+  const workings = newWorkings();
+  const verdicts = session.sources.map((source) =>
+    judge(source, bySource.get(source.id) ?? [], workings),
+  );
+  const field = fieldOf(session.sources, verdicts, {
+    needs: session.needs,
+    until: session.until ?? 'role',
+    workings,
+  });
+  const plan = nextTest({ ...field, state: session.state, cannot: session.cannot ?? [] });
   return {
     verdicts,
-    next: nextTest({ ...field, state: session.state, cannot: session.cannot ?? [] }),
-    filled: Object.fromEntries(assignFilled(field)),
+    next: plan.next,
+    filled: Object.fromEntries(plan.filled),
+    tentative: Object.fromEntries(plan.pursued),
   };
 }

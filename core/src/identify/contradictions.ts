@@ -1,8 +1,8 @@
 import type { StitchPlace } from '../vehicle';
 import { describeState, placeOf } from '../vehicle';
-import { gatherEvidence } from './posterior';
+import type { StateEvidence } from './posterior';
 import type { Reading } from './reading';
-import { senseOf } from './reading';
+import { isPlain, senseOf } from './reading';
 
 /** Readings of one source in one state that cannot all be right. */
 export interface Contradiction {
@@ -13,9 +13,11 @@ export interface Contradiction {
 }
 
 /** Which readings of one source disagree within one state; disagreeing is named, not averaged away. */
-export function findContradictions(own: readonly Reading[]): Contradiction[] {
-  return gatherEvidence(own).flatMap((group) => {
-    const senses = new Set(group.readings.map(senseOf));
+export function findContradictions(evidence: readonly StateEvidence[]): Contradiction[] {
+  return evidence.flatMap((group) => {
+    if (group.readings.length < 2) return [];
+    const plain = group.readings.filter(isPlain);
+    const senses = new Set(plain.map(senseOf));
     if (!senses.has('live') || !senses.has('dead')) return [];
     return [
       {

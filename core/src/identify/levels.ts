@@ -1,15 +1,26 @@
 import type { VehicleState } from '../vehicle';
-import type { ReadingValue } from './reading';
+import type { Glow, Reading } from './reading';
 
 /**
- * Electrical levels a point can be at: battery voltage; ground through a load; open, so that a meter shows ghost
- * voltages; or part of the battery voltage.
+ * Electrical levels a point can be at: battery voltage; ground through a load; the chassis itself; open, so that a meter shows ghost
+ * voltages; part of the battery voltage, as on a pull-up; pulsing between on and off; half the supply, as amplifier
+ * outputs; a data line's bias; a sensor's 5 V.
  */
-export const LEVELS = ['battery', 'ground', 'open', 'part'] as const;
+export const LEVELS = [
+  'battery',
+  'ground',
+  'chassis',
+  'open',
+  'part',
+  'pulse',
+  'half',
+  'bus',
+  'five',
+] as const;
 /** One electrical level. */
 export type Level = (typeof LEVELS)[number];
-/** One number per level. */
-export type PerLevel = Readonly<Record<Level, number>>;
+/** One number per level, in the order of `LEVELS`. */
+export type PerLevel = readonly number[];
 
 /** Share of readings that have nothing to do with the level: slipped probe, wrong slot, thumb on the wrong key. */
 const SLIP = 0.004;
@@ -21,66 +32,180 @@ const GROUND_SIGMA_V = 0.12;
 const GHOST_MEAN_V = 1.6;
 /** Share of open points on which the meter shows no ghost at all. */
 const QUIET_OPEN = 0.5;
-/** Part voltage lies anywhere between these, V. */
+/** Voltages and spreads of the levels that sit somewhere: half a supply, a bus bias, a sensor supply. Common practice. */
+const HALF_V: readonly [number, number] = [6.2, 0.7];
+const BUS_V: readonly [number, number] = [2.5, 0.3];
+const FIVE_V: readonly [number, number] = [5, 0.12];
+/** Part voltage, and the mean of a pulsing one, lie anywhere between these, V. */
 const PART_RANGE_V: readonly [number, number] = [0.5, 11];
 
 /** What the battery shows at a live point, V: mean and spread over batteries, drops and alternators. */
 function batteryVolts(state: VehicleState): readonly [mean: number, sigma: number] {
   if (state.key === 'crank') return [10, 1.1];
-  if (state.key === 'engine') return [14.1, 0.5];
-  return [12.35, 0.4];
+  if (state.key === 'engine') return [14, 0.6];
+  return [12.3, 0.45];
 }
 
-/** Chance of each glow of a filament lamp at each level, in the order lit, dim, dark. */
-const GLOW: Record<Level, readonly [number, number, number]> = {
-  battery: [0.975, 0.02, 0.005],
-  ground: [0.003, 0.007, 0.99],
-  open: [0.003, 0.012, 0.985],
-  part: [0.15, 0.6, 0.25],
+type GlowRow = readonly [lit: number, dim: number, dark: number, pulsing: number];
+
+/** Chance of each glow of a filament lamp at each level, clipped to ground. Common practice. */
+const GLOW: Record<Level, GlowRow> = {
+  battery: [0.975, 0.019, 0.005, 0.001],
+  ground: [0.003, 0.006, 0.99, 0.001],
+  chassis: [0.003, 0.006, 0.99, 0.001],
+  open: [0.003, 0.011, 0.985, 0.001],
+  part: [0.1, 0.45, 0.44, 0.01],
+  pulse: [0.1, 0.35, 0.05, 0.5],
+  half: [0.15, 0.8, 0.04, 0.01],
+  bus: [0.005, 0.015, 0.975, 0.005],
+  five: [0.005, 0.035, 0.955, 0.005],
 };
 /** Cranking dims a lamp on a live feed. */
-const GLOW_CRANKING: readonly [number, number, number] = [0.84, 0.14, 0.02];
+const GLOW_CRANKING: GlowRow = [0.84, 0.139, 0.02, 0.001];
+/** The same clipped to the constant: now it is ground that lights it. */
+const GLOW_FROM_CONSTANT: Record<Level, GlowRow> = {
+  battery: [0.003, 0.006, 0.99, 0.001],
+  ground: [0.25, 0.2, 0.549, 0.001],
+  chassis: [0.96, 0.03, 0.009, 0.001],
+  open: [0.003, 0.011, 0.985, 0.001],
+  part: [0.1, 0.3, 0.59, 0.01],
+  pulse: [0.1, 0.35, 0.05, 0.5],
+  half: [0.15, 0.8, 0.04, 0.01],
+  bus: [0.02, 0.1, 0.87, 0.01],
+  five: [0.02, 0.1, 0.87, 0.01],
+};
+/** An LED tester hardly loads: it glows on pull-ups and on a bus. */
+const GLOW_LED: Record<Level, GlowRow> = {
+  ...GLOW,
+  open: [0.01, 0.06, 0.925, 0.005],
+  part: [0.45, 0.4, 0.14, 0.01],
+  half: [0.85, 0.13, 0.01, 0.01],
+  bus: [0.05, 0.65, 0.25, 0.05],
+  five: [0.25, 0.7, 0.04, 0.01],
+};
+const GLOW_COLUMN: Record<Glow, 0 | 1 | 2 | 3> = { lit: 0, dim: 1, dark: 2, pulsing: 3 };
 
-/** How likely an instrument shows `value` at a point of each level. Volts are densities per volt, glows probabilities. */
-export function likelihoods(value: ReadingValue, state: VehicleState): PerLevel {
-  return value.kind === 'glow'
-    ? perLevel((level) => glowLikelihood(level, value.glow, state))
-    : perLevel((level) => voltLikelihood(level, Math.abs(value.volts), state));
+/** Chance that the digits jump, by level. */
+const JUMPS: Record<Level, number> = {
+  battery: 0.004,
+  ground: 0.002,
+  chassis: 0.002,
+  open: 0.02,
+  part: 0.03,
+  pulse: 0.85,
+  half: 0.01,
+  bus: 0.06,
+  five: 0.005,
+};
+
+/** Chance of hardly any ohms to ground, of few, of many, and of no continuity, by level. Common practice. */
+const OHMS: Record<Level, readonly [hard: number, few: number, many: number, none: number]> = {
+  battery: [0.01, 0.2, 0.39, 0.4],
+  ground: [0.02, 0.38, 0.58, 0.02],
+  chassis: [0.9, 0.09, 0.005, 0.005],
+  open: [0.005, 0.005, 0.09, 0.9],
+  part: [0.01, 0.04, 0.75, 0.2],
+  pulse: [0.1, 0.4, 0.3, 0.2],
+  half: [0.01, 0.04, 0.75, 0.2],
+  bus: [0.01, 0.01, 0.88, 0.1],
+  five: [0.01, 0.01, 0.88, 0.1],
+};
+/** Upper ends of the first three columns, Ω; a ground with a poor contact still shows a few ohms. */
+const OHM_STEPS: readonly [number, number, number] = [1.5, 8, 1e6];
+
+/** How likely an instrument shows a reading at a point of each level. Volts are densities per volt, the rest chances. */
+export function likelihoods(reading: Pick<Reading, 'value' | 'state' | 'clip'>): PerLevel {
+  const { value, state } = reading;
+  const fromConstant = reading.clip === 'constant';
+  switch (value.kind) {
+    case 'glow': {
+      const rows = fromConstant ? GLOW_FROM_CONSTANT : GLOW;
+      return LEVELS.map((level) =>
+        glowChance(
+          !fromConstant && level === 'battery' && state.key === 'crank'
+            ? GLOW_CRANKING
+            : rows[level],
+          value.glow,
+        ),
+      );
+    }
+    case 'led':
+      return LEVELS.map((level) => glowChance(GLOW_LED[level], value.glow));
+    case 'volts': {
+      const volts = fromConstant
+        ? batteryVolts(state)[0] - Math.abs(value.volts)
+        : Math.abs(value.volts);
+      return LEVELS.map(
+        (level) => (1 - JUMPS[level]) * voltDensity(level, volts, { state, fromConstant }),
+      );
+    }
+    case 'pulsing':
+      return LEVELS.map((level) => JUMPS[level]);
+    case 'ohms': {
+      const column = ohmColumn(value.ohm);
+      return LEVELS.map((level) => (1 - SLIP) * OHMS[level][column] + SLIP / 4);
+    }
+    case 'pop':
+      return LEVELS.map(() => 1);
+  }
 }
 
-function glowLikelihood(level: Level, glow: 'lit' | 'dim' | 'dark', state: VehicleState): number {
-  const row = level === 'battery' && state.key === 'crank' ? GLOW_CRANKING : GLOW[level];
-  const column = glow === 'lit' ? 0 : glow === 'dim' ? 1 : 2;
-  return (1 - SLIP) * (row[column] ?? 0) + SLIP / 3;
+function ohmColumn(ohm: number | null): 0 | 1 | 2 | 3 {
+  if (ohm === null || ohm > OHM_STEPS[2]) return 3;
+  if (ohm > OHM_STEPS[1]) return 2;
+  return ohm > OHM_STEPS[0] ? 1 : 0;
 }
 
-function voltLikelihood(level: Level, volts: number, state: VehicleState): number {
+function glowChance(row: GlowRow, glow: Glow): number {
+  return (1 - SLIP) * row[GLOW_COLUMN[glow]] + SLIP / 4;
+}
+
+function voltDensity(
+  level: Level,
+  volts: number,
+  under: { readonly state: VehicleState; readonly fromConstant: boolean },
+): number {
   const slip = SLIP / SLIP_SPAN_V;
+  return (1 - SLIP) * cleanDensity(level, volts, under) + slip;
+}
+
+function cleanDensity(
+  level: Level,
+  volts: number,
+  under: { readonly state: VehicleState; readonly fromConstant: boolean },
+): number {
+  const [battery, sigma] = batteryVolts(under.state);
   switch (level) {
-    case 'battery': {
-      const [mean, sigma] = batteryVolts(state);
-      return (1 - SLIP) * normal(volts - mean, sigma) + slip;
-    }
+    case 'battery':
+      return normal(volts - battery, sigma);
     case 'ground':
-      return (1 - SLIP) * 2 * normal(volts, GROUND_SIGMA_V) + slip;
+    case 'chassis':
+      // Counted down from the battery, ground carries the battery's spread.
+      return under.fromConstant
+        ? normal(volts, sigma)
+        : 2 * normal(volts, GROUND_SIGMA_V);
     case 'open': {
-      const quiet = 2 * normal(volts, GROUND_SIGMA_V);
-      const ghost = Math.exp(-volts / GHOST_MEAN_V) / GHOST_MEAN_V;
-      return (1 - SLIP) * (QUIET_OPEN * quiet + (1 - QUIET_OPEN) * ghost) + slip;
+      // An open wire follows the clip through the meter: near ground, or near the constant.
+      const from = under.fromConstant ? battery - volts : volts;
+      const quiet = 2 * normal(from, GROUND_SIGMA_V);
+      const ghost = from < 0 ? 0 : Math.exp(-from / GHOST_MEAN_V) / GHOST_MEAN_V;
+      return QUIET_OPEN * quiet + (1 - QUIET_OPEN) * ghost;
     }
-    case 'part': {
+    case 'part':
+    case 'pulse': {
       const [low, high] = PART_RANGE_V;
-      const inside = volts >= low && volts <= high ? 1 / (high - low) : 0;
-      return (1 - SLIP) * inside + slip;
+      return volts >= low && volts <= high ? 1 / (high - low) : 0;
     }
+    case 'half':
+      return normal(volts - HALF_V[0], HALF_V[1]);
+    case 'bus':
+      return normal(volts - BUS_V[0], BUS_V[1]);
+    case 'five':
+      return normal(volts - FIVE_V[0], FIVE_V[1]);
   }
 }
 
 /** Density of a normal distribution around zero. */
 function normal(deviation: number, sigma: number): number {
   return Math.exp(-0.5 * (deviation / sigma) ** 2) / (sigma * Math.sqrt(2 * Math.PI));
-}
-
-function perLevel(of: (level: Level) => number): PerLevel {
-  return { battery: of('battery'), ground: of('ground'), open: of('open'), part: of('part') };
 }

@@ -40,8 +40,11 @@ const RADIO: FunctionWeights = {
   retainedAccessory: 1.5,
   ignitionRun: 0.5,
 };
-const IGNITION: FunctionWeights = { ignitionRun: 5, ignitionRunCrank: 5, accessory: 0.7 };
-const RUN: FunctionWeights = { ignitionRun: 6, ignitionRunCrank: 2.5, accessory: 1 };
+const IGNITION: FunctionWeights = { ignitionRun: 4.5, ignitionRunCrank: 5.5, accessory: 0.7 };
+/** Heavy consumers are relieved while cranking (contact X of the ignition switch); common practice. */
+const RUN: FunctionWeights = { ignitionRun: 8, ignitionRunCrank: 1, accessory: 1 };
+/** Instruments have to show while cranking; common practice. */
+const GAUGES: FunctionWeights = { ignitionRunCrank: 6, ignitionRun: 2.5, accessory: 0.5 };
 const STARTER: FunctionWeights = { starter: 8, constant: 1 };
 const LAMPS: FunctionWeights = { lamps: 9, constant: 0.5 };
 const COURTESY: FunctionWeights = { constant: 5, timedConstant: 4 };
@@ -197,7 +200,7 @@ export const LEXICON: readonly LexiconEntry[] = [
     ['METER', 'GAUGE', 'GAUGES', 'CLUSTER', 'KOMBI', 'INSTR'],
     'instruments',
     'Instruments share this feed with warning lamps.',
-    RUN,
+    GAUGES,
   ),
   caution(
     ['AC', 'A C', 'HVAC', 'HEATER', 'BLOWER', 'KLIMA', 'FAN'],
@@ -265,7 +268,11 @@ export const LEXICON: readonly LexiconEntry[] = [
     ignitionRun: 3,
     lamps: 0,
   }),
-  free(['BACK UP LP', 'REV', 'REVERSE', 'RUECKF'], 'reversing lamps', RUN),
+  free(['BACK UP LP', 'REV', 'REVERSE', 'RUECKF'], 'reversing lamps', {
+    ignitionRun: 3,
+    ignitionRunCrank: 3,
+    reverse: 3,
+  }),
   free(['ILLUM', 'ILL', 'PANEL', 'PANEL LP', 'BELEUCHT'], 'panel illumination', LAMPS),
   free(['SPARE', 'RES', 'RESERVE', 'OPT', 'OPTION', 'LIBRE'], 'spare or option', {
     spare: 6,

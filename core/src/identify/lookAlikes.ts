@@ -12,6 +12,39 @@ export interface LookAlike {
  * the door open.
  */
 export const LOOK_ALIKES: Record<CircuitFunction, readonly LookAlike[]> = {
+  ground: [],
+  dimmedIllumination: [
+    { place: 'lamps', separates: ['spare'] },
+    { place: 'dimmed', separates: ['lamps'] },
+  ],
+  lowBeam: [
+    { place: 'lamps', separates: ['spare'] },
+    { place: 'run', separates: ['ignitionRun'] },
+    { place: 'off', separates: ['constant'] },
+  ],
+  stopLamp: [
+    { place: 'brake', separates: ['spare'] },
+    { place: 'off', separates: ['constant'] },
+  ],
+  reverse: [
+    { place: 'reverse', separates: ['spare'] },
+    { place: 'run', separates: ['ignitionRun'] },
+  ],
+  turnHazard: [
+    { place: 'hazard', separates: ['spare'] },
+    { place: 'off', separates: ['constant'] },
+  ],
+  doorSwitch: [{ place: 'justOff', separates: ['ground'] }],
+  parkingBrakeSwitch: [{ place: 'parkingBrake', separates: ['speaker', 'spare'] }],
+  lockNegative: [{ place: 'lock', separates: ['spare'] }],
+  lockPositive: [{ place: 'lock', separates: ['spare'] }],
+  lockReversing: [{ place: 'lock', separates: ['ground'] }],
+  lockMultiplex: [{ place: 'lock', separates: ['sensor'] }],
+  speaker: [{ place: 'run', separates: ['dataBus', 'sensor'] }],
+  amplifierTurnOn: [],
+  antennaTurnOn: [],
+  dataBus: [{ place: 'asleep', separates: ['sensor'] }],
+  sensor: [{ place: 'off', separates: ['dataBus'] }],
   constant: [
     { place: 'off', separates: ['accessory', 'ignitionRun'] },
     { place: 'run', separates: ['none'] },

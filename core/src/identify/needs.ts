@@ -1,7 +1,8 @@
 import type { StitchPlace, VehicleState } from '../vehicle';
-import { nextState, stateAt, stateId } from '../vehicle';
+import { nextState, placeOf, stateAt } from '../vehicle';
+import { LEVELS } from './levels';
 import type { Posterior } from './posterior';
-import { HYPOTHESES, UNKNOWN_LEVELS } from './signatures';
+import { HYPOTHESES, UNKNOWN_LEVELS, isLive } from './signatures';
 
 /** Roles of a supply that a fuse slot can fill. */
 export const NEED_ROLES = ['constant', 'switched', 'illumination'] as const;
@@ -16,78 +17,121 @@ export interface Need {
   readonly holdsCranking?: boolean;
   /** Must be live with the key at accessory. */
   readonly liveInAcc?: boolean;
-  /** Must drop at key-off although no door opens. */
+  /** Must drop within seconds of key-off although no door opens. */
   readonly dropsWithoutDoor?: boolean;
+  /** A switched feed that may stay live while the car is awake, as long as it drops before sleep. */
+  readonly mayStayLiveAwake?: boolean;
 }
 
 /** What a need asks of one state. */
 export interface Requirement {
-  /** The state's id, see `stateId`. */
-  readonly id: string;
+  readonly place: StitchPlace;
   readonly state: VehicleState;
   readonly want: 'live' | 'dead';
 }
 
 const RUN_WITH_LAMPS = nextState(stateAt('run'), { kind: 'lamps', to: true });
 
-const ROLE_REQUIREMENTS: Record<NeedRole, readonly Requirement[]> = {
-  constant: [live('off'), live('asleep'), live('acc'), live('run'), live('crank'), live('engine')],
-  switched: [live('run'), live('engine'), dead('off'), dead('asleep')],
-  illumination: [requirement(RUN_WITH_LAMPS, 'live'), dead('run'), dead('off')],
-};
-
 /** What a need asks, state by state. */
 export function requirementsOf(need: Need): readonly Requirement[] {
-  const requirements = [...ROLE_REQUIREMENTS[need.role]];
+  const requirements = roleRequirements(need);
   if (need.holdsCranking === true && need.role === 'switched') requirements.push(live('crank'));
   if (need.liveInAcc === true) requirements.push(live('acc'));
   if (need.dropsWithoutDoor === true) requirements.push(dead('justOff'));
   return requirements;
 }
 
+function roleRequirements(need: Need): Requirement[] {
+  switch (need.role) {
+    case 'constant':
+      return [
+        live('off'),
+        live('asleep'),
+        live('acc'),
+        live('run'),
+        live('crank'),
+        live('engine'),
+        live('waited'),
+      ];
+    case 'switched':
+      return need.mayStayLiveAwake === true
+        ? [live('run'), live('engine'), dead('asleep')]
+        : [live('run'), live('engine'), dead('off'), dead('asleep')];
+    case 'illumination':
+      return [
+        { place: 'lamps', state: RUN_WITH_LAMPS, want: 'live' },
+        dead('run'),
+        dead('off'),
+      ];
+  }
+}
+
+/** Whether a source meets a need, hypothesis by hypothesis; prepared once per need. */
+export interface Meeting {
+  readonly need: Need;
+  readonly requirements: readonly Requirement[];
+  /** By entry of `HYPOTHESES`. */
+  readonly meets: readonly boolean[];
+}
+
+/** Works out which hypotheses meet a need. */
+export function meetingOf(need: Need): Meeting {
+  const requirements = requirementsOf(need);
+  const meets = HYPOTHESES.map((hypothesis) =>
+    requirements.every(({ state, want }) => isLive(hypothesis, state) === (want === 'live')),
+  );
+  return { need, requirements, meets };
+}
+
 /**
  * How probable it is that a source meets a need: the weight of the hypotheses that do, plus "none of these" as far as
  * its readings reach.
  */
-export function meetsProbability(need: Need, given: Posterior): number {
-  const meeting = meetingHypotheses(need);
-  const known = given.hypotheses.reduce(
-    (sum, weight, index) => sum + (meeting[index] === true ? weight : 0),
-    0,
-  );
-  return known + given.functions.none * unknownMeets(need, given);
+export function meetsProbability(need: Need | Meeting, given: Posterior): number {
+  const meeting = 'meets' in need ? need : meetingOf(need);
+  const known = sumMeeting(meeting, given.hypotheses);
+  const none = given.functions.none;
+  return none < NEGLIGIBLE ? known : known + none * unknownMeets(meeting, given);
 }
 
-/** Which entries of `HYPOTHESES` meet a need. */
-export function meetingHypotheses(need: Need): readonly boolean[] {
-  const requirements = requirementsOf(need);
-  return HYPOTHESES.map((hypothesis) =>
-    requirements.every(({ state, want }) => hypothesis.live(state) === (want === 'live')),
-  );
+/** The same from the readings alone, whatever is printed: a label is never a finding. */
+export function meetsByReadings(meeting: Meeting, given: Posterior): number {
+  const none = given.byReadings[HYPOTHESES.length] ?? 0;
+  const known = sumMeeting(meeting, given.byReadings);
+  return none < NEGLIGIBLE ? known : known + none * unknownMeets(meeting, given);
 }
 
-function unknownMeets(need: Need, given: Posterior): number {
-  return requirementsOf(need).reduce((product, { id, want }) => {
-    const seen = given.evidence.find((one) => one.id === id)?.levels;
-    const levels = seen ?? { battery: 1, ground: 1, open: 1, part: 1 };
-    const isLive = UNKNOWN_LEVELS.battery * levels.battery;
-    const isNot =
-      UNKNOWN_LEVELS.ground * levels.ground +
-      UNKNOWN_LEVELS.open * levels.open +
-      UNKNOWN_LEVELS.part * levels.part;
-    const wanted = want === 'live' ? isLive : isNot;
-    return (product * wanted) / (isLive + isNot);
+/** "None of these" below this is not worth working out. */
+const NEGLIGIBLE = 1e-6;
+
+function sumMeeting(meeting: Meeting, weights: readonly number[]): number {
+  let sum = 0;
+  for (let index = 0; index < meeting.meets.length; index += 1)
+    if (meeting.meets[index] === true) sum += weights[index] ?? 0;
+  return sum;
+}
+
+const BATTERY = LEVELS.indexOf('battery');
+const UNREAD = LEVELS.map(() => 1);
+
+function unknownMeets(meeting: Meeting, given: Posterior): number {
+  return meeting.requirements.reduce((product, { place, want }) => {
+    const seen = given.evidence.find((one) => placeOf(one.state) === place)?.levels ?? UNREAD;
+    let isLiveThere = 0;
+    let whole = 0;
+    UNKNOWN_LEVELS.forEach((chance, level) => {
+      const weight = chance * (seen[level] ?? 1);
+      whole += weight;
+      if (level === BATTERY) isLiveThere = weight;
+    });
+    return (product * (want === 'live' ? isLiveThere : whole - isLiveThere)) / whole;
   }, 1);
 }
 
 function live(place: StitchPlace): Requirement {
-  return requirement(stateAt(place), 'live');
+  return { place, state: stateAt(place), want: 'live' };
 }
 
 function dead(place: StitchPlace): Requirement {
-  return requirement(stateAt(place), 'dead');
-}
-
-function requirement(state: VehicleState, want: Requirement['want']): Requirement {
-  return { id: stateId(state), state, want };
+  return { place, state: stateAt(place), want: 'dead' };
 }

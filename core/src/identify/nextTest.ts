@@ -1,11 +1,19 @@
 import type { StitchPlace, VehicleState } from '../vehicle';
 import { PLACE_WORDS, placeOf } from '../vehicle';
 import type { Field } from './field';
-import { assignFilled, contenders } from './field';
-import type { Source } from './source';
-import type { Visit } from './visits';
-import { planVisit } from './visits';
-import { VISIT_ORDER } from './workCosts';
+import { bestFill, byScarcity } from './field';
+import type { Pursuit } from './pursuit';
+import { pursuitsFor, visitState } from './pursuit';
+import { WORK_SECONDS, changeSeconds } from './workCosts';
+
+/** One visit to a vehicle state and the probes worth making in it. */
+export interface Visit {
+  readonly state: VehicleState;
+  readonly place: StitchPlace;
+  readonly sourceIds: readonly string[];
+  /** Seconds of work, change of state included. */
+  readonly seconds: number;
+}
 
 /** Everything the planner looks at. */
 export interface PlanInput extends Field {
@@ -38,44 +46,119 @@ export type NextAction =
       readonly instruction: string;
     };
 
-/**
- * The next visit: among the states the car can be brought to, the one that tells most about the unfilled needs per
- * second of work, with every probe that is worth making there (greedy information per second).
- */
-export function nextTest(input: PlanInput): NextAction {
-  const filled = assignFilled(input);
-  const open = input.needs.filter((need) => !filled.has(need.id));
-  if (open.length === 0)
-    return { kind: 'filled', instruction: 'Every feed has a source. Go on and choose the taps.' };
+/** A plan: what to do next, and what the feeds rest on so far. */
+export interface Plan {
+  readonly next: NextAction;
+  /** Needs that have a source, by need id. */
+  readonly filled: ReadonlyMap<string, string>;
+  /** Sources followed up for needs that are still open, by need id. */
+  readonly pursued: ReadonlyMap<string, string>;
+}
 
-  const taken = new Set(filled.values());
-  const contests = open.map((need) => ({ need, contenders: contenders(need, input, taken) }));
-  const sources = new Map(input.sources.map((source) => [source.id, source]));
-  const visits = VISIT_ORDER.map((place) =>
-    planVisit(place, contests, { state: input.state, sources }),
-  ).filter((visit): visit is Visit => visit !== undefined);
-  const best = visits
-    .filter((visit) => !input.cannot.includes(visit.place))
-    .reduce<Visit | undefined>(
-      (champion, visit) =>
-        champion === undefined || visit.rate > champion.rate ? visit : champion,
-      undefined,
-    );
-  if (best !== undefined) return asAction(best, input, sources);
-  if (visits.length > 0) return deferredTo(visits);
+/**
+ * The next visit. Every open need follows up its best source, by worth per expected second; among the places that
+ * those sources still have to be read at, the one that takes most doubt away per second comes first, and every
+ * followed source that needs it is read there. Cranking and sleep come last by what they cost.
+ */
+export function nextTest(input: PlanInput): Plan {
+  const { filled, leaders } = fillAndFollow(input);
+  const pursued = new Map(leaders.map((one) => [one.meeting.need.id, one.verdict.sourceId]));
+  const open = input.needs.filter((meeting) => !filled.has(meeting.need.id));
+  if (open.length === 0)
+    return {
+      filled,
+      pursued,
+      next: {
+        kind: 'filled',
+        instruction: 'Every feed has a source. Go on and choose the taps.',
+      },
+    };
+  const best = bestVisit(leaders, input, (place) => !input.cannot.includes(place));
+  if (best !== undefined) return { filled, pursued, next: asAction(best, input) };
+  const places = [...new Set(leaders.flatMap((one) => one.checks.map((check) => check.place)))];
+  if (places.length > 0) return { filled, pursued, next: deferredTo(places) };
   return {
-    kind: 'exhausted',
-    needIds: open.map((need) => need.id),
-    instruction: 'No slot left that could serve. Try another panel or a wire in the harness.',
+    filled,
+    pursued,
+    next: {
+      kind: 'exhausted',
+      needIds: open.map((meeting) => meeting.need.id),
+      instruction: 'No slot left that could serve. Try another panel or a wire in the harness.',
+    },
   };
 }
 
-function asAction(
-  visit: Visit,
+/** A source this likely to be safety-critical serves only when nothing better is left to follow. */
+const WARY = 0.1;
+/** Something better promises at least this much. */
+const PROMISING = 0.03;
+
+/**
+ * A source for every need that has one, and one to follow up for the others; no source twice. The need with the fewest
+ * sources in sight chooses first.
+ */
+function fillAndFollow(input: PlanInput): {
+  readonly filled: ReadonlyMap<string, string>;
+  readonly leaders: readonly Pursuit[];
+} {
+  const filled = new Map<string, string>();
+  const leaders: Pursuit[] = [];
+  const taken = new Set<string>();
+  for (const meeting of byScarcity(input)) {
+    const fill = bestFill(meeting, input, taken);
+    const isWary = fill !== undefined && fill.posterior.critical > WARY;
+    const leader =
+      fill !== undefined && !isWary
+        ? undefined
+        : pursuitsFor(meeting, input, { state: input.state, taken }).find(
+            (one) => !isWary || (one.danger < WARY && one.worth >= PROMISING),
+          );
+    if (leader !== undefined) {
+      leaders.push(leader);
+      taken.add(leader.verdict.sourceId);
+    } else if (fill !== undefined) {
+      filled.set(meeting.need.id, fill.sourceId);
+      taken.add(fill.sourceId);
+    }
+  }
+  return { filled, leaders };
+}
+
+function bestVisit(
+  leaders: readonly Pursuit[],
   input: PlanInput,
-  sources: ReadonlyMap<string, Source>,
-): NextAction {
-  const names = visit.sourceIds.map((id) => sources.get(id)?.name ?? id);
+  allowed: (place: StitchPlace) => boolean,
+): Visit | undefined {
+  const gains = new Map<StitchPlace, Map<string, number>>();
+  for (const { checks, verdict } of leaders)
+    for (const { place, gain } of checks) {
+      if (!allowed(place)) continue;
+      const own = gains.get(place) ?? new Map<string, number>();
+      own.set(verdict.sourceId, gain);
+      gains.set(place, own);
+    }
+  const here = placeOf(input.state);
+  let best: Visit | undefined;
+  let bestRate = 0;
+  for (const [place, bySource] of gains) {
+    const state = visitState(place, input.state);
+    const stays = here === place;
+    const change = stays ? 0 : changeSeconds(input.state, state);
+    const seconds = change + bySource.size * WORK_SECONDS.probe;
+    // Leaving work behind means coming back for it.
+    const comeBack = stays || !gains.has(here) ? 0 : changeSeconds(state, input.state);
+    const gain = [...bySource.values()].reduce((sum, one) => sum + one, 0);
+    const rate = gain / (seconds + comeBack);
+    if (rate <= bestRate) continue;
+    bestRate = rate;
+    const sourceIds = [...bySource].sort((left, right) => right[1] - left[1]).map(([id]) => id);
+    best = { place, state: stays ? input.state : state, sourceIds, seconds };
+  }
+  return best;
+}
+
+function asAction(visit: Visit, input: PlanInput): NextAction {
+  const names = visit.sourceIds.map((id) => input.sources.get(id)?.name ?? id);
   const stays = placeOf(input.state) === visit.place;
   const probe = `touch ${listed(names)}`;
   return {
@@ -87,8 +170,7 @@ function asAction(
   };
 }
 
-function deferredTo(visits: readonly Visit[]): NextAction {
-  const places = visits.map((visit) => visit.place);
+function deferredTo(places: readonly StitchPlace[]): NextAction {
   return {
     kind: 'deferred',
     places,
@@ -102,9 +184,17 @@ const ARRIVE: Record<StitchPlace, string> = {
   acc: 'Key to accessory',
   run: 'Key to run',
   crank: 'Crank the engine',
-  lamps: 'Parking lamps on',
+  lamps: 'Key to run, parking lamps on',
   justOff: 'Shut the door, key to run and off again',
   engine: 'Start the engine',
+  waited: 'Key off, wait ten minutes',
+  dimmed: 'Parking lamps on, dimmer down',
+  brake: 'Press the brake pedal',
+  reverse: 'Key to run, select reverse',
+  parkingBrake: 'Parking brake on',
+  lock: 'Hold the lock switch at lock',
+  unlock: 'Hold the lock switch at unlock',
+  hazard: 'Hazard lamps on',
 };
 
 /** Cautions of the step itself; the vehicle maker's service information comes first. */
@@ -112,6 +202,7 @@ const CAUTIONS: Partial<Record<StitchPlace, string>> = {
   crank:
     'Neutral or park, brake on, nobody near belts and fan, never in a closed room. Feeds drop while cranking.',
   engine: 'Exhaust gas: only in the open or with extraction. Keep clear of belts and fan.',
+  reverse: 'Wheels chocked, parking brake on, engine off: the car must not roll.',
 };
 
 /** Why this visit: the look-alikes it separates on its first source, or simply what is not known yet. */
@@ -119,14 +210,14 @@ function becauseOf(visit: Visit, input: PlanInput): string {
   const first = visit.sourceIds[0];
   const verdict = first === undefined ? undefined : input.verdicts.get(first);
   const missing = verdict?.missing.find((one) => one.place === visit.place);
-  const source = input.sources.find((one) => one.id === first);
-  if (source?.logged !== undefined && verdict?.status === 'unread')
+  if (verdict?.claim !== undefined && verdict?.status === 'unread')
     return 'The log of this model names it; one live reading confirms it for this car.';
-  if (missing !== undefined && verdict?.status === 'unresolved') return REASONS[visit.place];
+  if (missing !== undefined || verdict?.status === 'unresolved')
+    return REASONS[visit.place] ?? 'Separates what the open feeds can’t tell apart yet.';
   return 'Tells most about the open feeds for the time it takes.';
 }
 
-const REASONS: Record<StitchPlace, string> = {
+const REASONS: Partial<Record<StitchPlace, string>> = {
   asleep: 'A constant stays live when the car sleeps; a timed one does not.',
   off: 'A switched feed is dead here; a constant is not.',
   acc: 'Accessory is live here; ignition is not.',
@@ -135,6 +226,7 @@ const REASONS: Record<StitchPlace, string> = {
   lamps: 'Illumination wakes with the lamps and with nothing else.',
   justOff: 'Retained accessory stays live until a door opens; plain accessory does not.',
   engine: 'What must work on the road is live here.',
+  waited: 'Shed loads and timers have dropped here.',
 };
 
 function listed(names: readonly string[]): string {

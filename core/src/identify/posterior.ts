@@ -3,8 +3,11 @@ import { CIRCUIT_FUNCTIONS, stateId } from '../vehicle';
 import type { PerLevel } from './levels';
 import { LEVELS, likelihoods } from './levels';
 import type { Reading } from './reading';
-import type { FunctionPrior } from './readLabel';
+import type { FunctionPrior, LabelReading } from './readLabel';
+import { labelReader } from './readLabel';
+import type { Hypothesis } from './signatures';
 import { HYPOTHESES, UNKNOWN_LEVELS, expectedLevels } from './signatures';
+import type { Belief } from './sourcePrior';
 
 /** What the readings of one source in one state say about its level there. */
 export interface StateEvidence {
@@ -22,8 +25,34 @@ export interface Posterior {
   readonly functions: FunctionPrior;
   /** By entry of `HYPOTHESES`, in its order; together with `functions.none` sums to 1. */
   readonly hypotheses: readonly number[];
+  /** The same from the readings alone, all hypotheses alike beforehand; the last entry is "none of these". */
+  readonly byReadings: readonly number[];
+  /** Chance that the circuit is safety-critical although nothing printed says so. */
+  readonly critical: number;
+  /** The same by entry of `HYPOTHESES`; sums to `critical`. */
+  readonly criticalBy: readonly number[];
   readonly evidence: readonly StateEvidence[];
 }
+
+/** What is worked out once per session, not once per source. */
+export interface Workings {
+  /** Expected levels by state id: all hypotheses one after the other, `LEVELS.length` numbers each. */
+  readonly tables: Map<string, Float64Array>;
+  /** Ids of states, by the very object. */
+  readonly ids: Map<VehicleState, string>;
+  /** Reads legends, each once. */
+  readonly read: (legend: string | undefined) => LabelReading;
+}
+
+/** Empty workings for one session. */
+export function newWorkings(): Workings {
+  return { tables: new Map(), ids: new Map(), read: labelReader() };
+}
+
+const WIDTH = LEVELS.length;
+
+/** "None of these" against one hypothesis, when nothing but readings counts. */
+const NONE_SHARE = 0.25;
 
 /**
  * How probable each function is after the readings of one source (Bayes' rule).
@@ -32,31 +61,102 @@ export interface Posterior {
  * level in between, and their order does not matter. Readings at a contact of an empty slot are left out: one of
  * the two contacts is dead by design, whatever the function.
  */
-export function posterior(prior: FunctionPrior, readings: readonly Reading[]): Posterior {
-  const evidence = gatherEvidence(readings);
-  const weights = HYPOTHESES.map(
-    (hypothesis) =>
-      prior[hypothesis.function] *
-      hypothesis.share *
-      evidence.reduce(
-        (product, one) => product * agreement(expectedLevels(hypothesis, one.state), one.levels),
-        1,
-      ),
+export function posterior(
+  prior: Belief,
+  readings: readonly Reading[],
+  workings: Workings = newWorkings(),
+): Posterior {
+  const evidence = gatherEvidence(readings, workings);
+  const possible = possibleFor(prior);
+  const fit = new Float64Array(COUNT).fill(1);
+  let noneFit = 1;
+  for (const one of evidence) {
+    const table = tableFor(one, workings);
+    const seen = Float64Array.from(one.levels);
+    for (const index of possible)
+      fit[index] = (fit[index] ?? 0) * agreement(table, index * WIDTH, seen);
+    noneFit *= agreement(UNKNOWN, 0, seen);
+  }
+  return weigh(prior, { possible, fit, noneFit, evidence });
+}
+
+const COUNT = HYPOTHESES.length;
+const INDICES = HYPOTHESES.map((_, index) => index);
+
+/** Fuse slots never have what only wires have; wires may have anything. */
+function possibleFor(prior: Belief): readonly number[] {
+  return INDICES.filter((index) => {
+    const hypothesis = HYPOTHESES[index];
+    return (
+      hypothesis !== undefined && (hypothesis.onSlots || prior.functions[hypothesis.function] > 0)
+    );
+  });
+}
+
+function weigh(
+  prior: Belief,
+  seen: {
+    readonly possible: readonly number[];
+    readonly fit: Float64Array;
+    readonly noneFit: number;
+    readonly evidence: readonly StateEvidence[];
+  },
+): Posterior {
+  const hypotheses = new Array<number>(COUNT).fill(0);
+  const byReadings = new Array<number>(COUNT + 1).fill(0);
+  const criticalBy = new Array<number>(COUNT).fill(0);
+  const functions = Object.fromEntries(EMPTY) as Record<CircuitFunction, number>;
+  const none = prior.functions.none * seen.noneFit;
+  const noneByReadings = NONE_SHARE * seen.noneFit;
+  let total = none;
+  let totalByReadings = noneByReadings;
+  for (const index of seen.possible) {
+    const hypothesis = HYPOTHESES[index] as Hypothesis;
+    const fit = hypothesis.share * (seen.fit[index] ?? 0);
+    hypotheses[index] = prior.functions[hypothesis.function] * fit;
+    criticalBy[index] = prior.critical[hypothesis.function] * fit;
+    byReadings[index] = fit;
+    total += hypotheses[index] ?? 0;
+    totalByReadings += fit;
+  }
+  byReadings[COUNT] = noneByReadings / totalByReadings;
+  let critical = 0;
+  for (const index of seen.possible) {
+    const hypothesis = HYPOTHESES[index] as Hypothesis;
+    hypotheses[index] = (hypotheses[index] ?? 0) / total;
+    criticalBy[index] = (criticalBy[index] ?? 0) / total;
+    byReadings[index] = (byReadings[index] ?? 0) / totalByReadings;
+    functions[hypothesis.function] += hypotheses[index] ?? 0;
+    critical += criticalBy[index] ?? 0;
+  }
+  functions.none = none / total;
+  return { functions, hypotheses, byReadings, critical, criticalBy, evidence: seen.evidence };
+}
+
+const EMPTY = CIRCUIT_FUNCTIONS.map((name) => [name, 0] as const);
+
+const UNKNOWN = Float64Array.from(UNKNOWN_LEVELS);
+
+function tableFor(one: StateEvidence, workings: Workings): Float64Array {
+  const known = workings.tables.get(one.id);
+  if (known !== undefined) return known;
+  const table = new Float64Array(COUNT * WIDTH);
+  HYPOTHESES.forEach((hypothesis, index) =>
+    table.set(expectedLevels(hypothesis, one.state), index * WIDTH),
   );
-  const none =
-    prior.none *
-    evidence.reduce((product, one) => product * agreement(UNKNOWN_LEVELS, one.levels), 1);
-  const total = weights.reduce((sum, weight) => sum + weight, none);
-  const hypotheses = weights.map((weight) => weight / total);
-  return { functions: byFunction(hypotheses, none / total), hypotheses, evidence };
+  workings.tables.set(one.id, table);
+  return table;
 }
 
 /** Readings with the fuse in, grouped by state. */
-export function gatherEvidence(readings: readonly Reading[]): StateEvidence[] {
+export function gatherEvidence(
+  readings: readonly Reading[],
+  workings: Workings = newWorkings(),
+): StateEvidence[] {
   const groups = new Map<string, Reading[]>();
   for (const reading of readings) {
-    if (reading.contact !== undefined) continue;
-    const id = stateId(reading.state);
+    if (reading.contact !== undefined || saysNothingOfLevel(reading)) continue;
+    const id = idOf(reading.state, workings);
     const group = groups.get(id);
     if (group === undefined) groups.set(id, [reading]);
     else group.push(reading);
@@ -67,33 +167,41 @@ export function gatherEvidence(readings: readonly Reading[]): StateEvidence[] {
   });
 }
 
+function idOf(state: VehicleState, workings: Workings): string {
+  const known = workings.ids.get(state);
+  if (known !== undefined) return known;
+  const id = stateId(state);
+  workings.ids.set(state, id);
+  return id;
+}
+
+/** A pop, or ohms between two wires, tells of pairs and not of a level. */
+function saysNothingOfLevel(reading: Reading): boolean {
+  return reading.value.kind === 'pop' || reading.otherId !== undefined;
+}
+
 /** Product of the readings' likelihoods per level, scaled so that the largest is 1 and nothing underflows. */
 function combined(readings: readonly Reading[]): PerLevel {
+  const first = readings[0];
+  if (readings.length === 1 && first !== undefined) return scaled(likelihoods(first));
   const logs = LEVELS.map(() => 0);
-  for (const reading of readings) {
-    const each = likelihoods(reading.value, reading.state);
-    LEVELS.forEach((level, index) => (logs[index] = (logs[index] ?? 0) + Math.log(each[level])));
-  }
+  for (const reading of readings)
+    likelihoods(reading).forEach(
+      (likelihood, index) => (logs[index] = (logs[index] ?? 0) + Math.log(likelihood)),
+    );
   const top = Math.max(...logs);
-  return Object.fromEntries(
-    LEVELS.map((level, index) => [level, Math.exp((logs[index] ?? 0) - top)]),
-  ) as unknown as PerLevel;
+  return logs.map((log) => Math.exp(log - top));
 }
 
-function agreement(expected: PerLevel, seen: PerLevel): number {
-  return (
-    expected.battery * seen.battery +
-    expected.ground * seen.ground +
-    expected.open * seen.open +
-    expected.part * seen.part
-  );
+function scaled(levels: PerLevel): PerLevel {
+  const top = Math.max(...levels);
+  return levels.map((level) => level / top);
 }
 
-function byFunction(hypotheses: readonly number[], none: number): FunctionPrior {
-  const sums = Object.fromEntries(CIRCUIT_FUNCTIONS.map((name) => [name, 0])) as Record<
-    CircuitFunction,
-    number
-  >;
-  HYPOTHESES.forEach((hypothesis, index) => (sums[hypothesis.function] += hypotheses[index] ?? 0));
-  return { ...sums, none };
+/** How well expected levels, `LEVELS.length` numbers from `offset` on, agree with what was seen. */
+function agreement(expected: Float64Array, offset: number, seen: Float64Array): number {
+  let sum = 0;
+  for (let index = 0; index < WIDTH; index += 1)
+    sum += (expected[offset + index] ?? 0) * (seen[index] ?? 0);
+  return sum;
 }

@@ -28,11 +28,14 @@ const UNLABELLED: FunctionPrior = normalise({
   ignitionRunCrank: 2,
   starter: 0.3,
   lamps: 1,
+  lowBeam: 0.2,
+  stopLamp: 0.1,
+  reverse: 0.3,
   spare: 1,
-  none: 0.5,
+  none: 0.4,
 });
 /** How much of the prior a recognised label sets; legends are wrong or from another revision now and then. */
-const LABEL_TRUST = 0.8;
+const LABEL_TRUST = 0.87;
 
 const SEVERITY: Record<SafetyClass, number> = { block: 3, caution: 2, unknown: 1, free: 0 };
 
@@ -83,6 +86,16 @@ export function readLabel(legend: string | undefined): LabelReading {
   };
 }
 
+/** Reads each legend once; for sessions that ask again and again. */
+export function labelReader(): (legend: string | undefined) => LabelReading {
+  const known = new Map<string | undefined, LabelReading>();
+  return (legend) => {
+    const read = known.get(legend) ?? readLabel(legend);
+    known.set(legend, read);
+    return read;
+  };
+}
+
 function unknown(reason: string): LabelReading {
   return { entries: [], safety: 'unknown', meaning: 'not known', reason, prior: UNLABELLED };
 }
@@ -124,8 +137,7 @@ function normalise(weights: FunctionWeights): FunctionPrior {
 }
 
 function mapFunctions(of: (name: CircuitFunction) => number): FunctionPrior {
-  return Object.fromEntries(CIRCUIT_FUNCTIONS.map((name) => [name, of(name)])) as Record<
-    CircuitFunction,
-    number
-  >;
+  const made: Partial<Record<CircuitFunction, number>> = {};
+  for (const name of CIRCUIT_FUNCTIONS) made[name] = of(name);
+  return made as FunctionPrior;
 }

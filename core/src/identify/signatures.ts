@@ -1,105 +1,226 @@
 import type { CircuitFunction, VehicleState } from '../vehicle';
-import type { PerLevel } from './levels';
+import { SHED_MINUTES } from '../vehicle';
+import type { Level, PerLevel } from './levels';
+import { LEVELS } from './levels';
 
-/** One way in which cars build a function: in which states the circuit is live, and what it is at when dead. */
+/** What a circuit is at in a state: a level, or `dead`, which is ground through its load or open. */
+type Stand = Level | 'dead' | 'pullUp';
+
+/** One way in which cars build a function: what the circuit is at in every state. */
 export interface Hypothesis {
   readonly function: Exclude<CircuitFunction, 'none'>;
   /** Names the variant within its function, e.g. "holds while cranking". */
   readonly variant: string;
   /** Share of this variant among circuits of the function; the shares of a function sum to 1. */
   readonly share: number;
-  /** Whether the circuit is live in a state. */
-  readonly live: (state: VehicleState) => boolean;
+  readonly stand: (state: VehicleState) => Stand;
   /** Chance that the dead circuit floats instead of lying at ground through its load. */
   readonly openWhenDead: number;
+  /** Whether a fuse slot can have it; the others occur on wires only. */
+  readonly onSlots: boolean;
 }
 
-const awakeKey = (state: VehicleState): boolean =>
+const on = (state: VehicleState): boolean =>
   state.key === 'acc' || state.key === 'run' || state.key === 'engine';
 const running = (state: VehicleState): boolean => state.key === 'run' || state.key === 'engine';
 const cranking = (state: VehicleState): boolean => state.key === 'crank';
-const held = (state: VehicleState): boolean =>
-  state.key === 'off' && !state.doorOpenedSinceKeyOff && !state.asleep;
+const fresh = (state: VehicleState): boolean =>
+  state.key === 'off' && !state.asleep && (state.minutesSinceKeyOff ?? 0) < SHED_MINUTES;
+const held = (state: VehicleState): boolean => fresh(state) && !state.doorOpenedSinceKeyOff;
+const awake = (state: VehicleState): boolean => !state.asleep;
 
 /** Circuits with a load on them rarely float; the share is common practice. */
 const LOADED = 0.15;
 /** A position without a circuit floats. */
 const UNLOADED = 0.85;
+/** Bulbs hold their wire at ground. */
+const BULBS = 0.05;
+
+type Rows = readonly (readonly [
+  variant: string,
+  share: number,
+  stand: (state: VehicleState) => Stand,
+])[];
+
+const live =
+  (when: (state: VehicleState) => boolean) =>
+  (state: VehicleState): Stand =>
+    when(state) ? 'battery' : 'dead';
 
 /**
- * Every function as its variants. Which states are live follows DIN 72552 for 15, 15R, 30, 50 and 58; the shares of
- * the variants are common practice (accessory usually drops while cranking).
+ * Every function as its variants. Which states are live follows DIN 72552 for 15, 15R, 30, 31, 50, 54, 56b, 58 and
+ * 58d; the shares of the variants are common practice (accessory usually drops while cranking).
  */
 export const HYPOTHESES: readonly Hypothesis[] = [
-  entry('constant', 'always', 1, () => true),
-  entry('timedConstant', 'until sleep', 1, (state) => !state.asleep),
-  entry('accessory', 'drops while cranking', 0.85, awakeKey),
-  entry('accessory', 'holds while cranking', 0.15, (state) => awakeKey(state) || cranking(state)),
-  entry(
-    'retainedAccessory',
-    'drops while cranking',
+  ...slot('constant', [['always', 1, () => 'battery']]),
+  ...slot('timedConstant', [
+    ['until sleep', 0.75, live(awake)],
+    [
+      'shed minutes after key off',
+      0.25,
+      live((state) => awake(state) && (state.key !== 'off' || fresh(state))),
+    ],
+  ]),
+  ...slot('accessory', [
+    ['drops while cranking', 0.85, live(on)],
+    ['holds while cranking', 0.15, live((state) => on(state) || cranking(state))],
+  ]),
+  ...slot('retainedAccessory', [
+    ['drops while cranking', 0.5, live((state) => on(state) || held(state))],
+    [
+      'holds while cranking',
+      0.15,
+      live((state) => on(state) || held(state) || cranking(state)),
+    ],
+    ['run only, drops while cranking', 0.25, live((state) => running(state) || held(state))],
+    ['ended by its timer, not by a door', 0.1, live((state) => running(state) || fresh(state))],
+  ]),
+  ...slot('ignitionRun', [['run', 1, live(running)]]),
+  ...slot('ignitionRunCrank', [
+    ['run and crank', 0.93, live((state) => running(state) || cranking(state))],
+    [
+      'run and crank, held for minutes after',
+      0.07,
+      live((state) => running(state) || cranking(state) || fresh(state)),
+    ],
+  ]),
+  ...slot('starter', [['crank', 1, live(cranking)]]),
+  ...slot(
+    'lamps',
+    [
+      ['with the light switch', 0.65, live((state) => state.lamps)],
+      [
+        'with the light switch, off while cranking',
+        0.2,
+        live((state) => state.lamps && !cranking(state)),
+      ],
+      [
+        'with the light switch, key on',
+        0.15,
+        live((state) => state.lamps && state.key !== 'off'),
+      ],
+    ],
+    BULBS,
+  ),
+  ...slot(
+    'lowBeam',
+    [['lamps on, running', 1, live((state) => state.lamps && running(state))]],
+    BULBS,
+  ),
+  ...slot('stopLamp', [['brake pedal', 1, live((state) => state.brake === true)]], BULBS),
+  ...slot(
+    'reverse',
+    [['reverse gear', 1, live((state) => running(state) && state.reverse === true)]],
+    BULBS,
+  ),
+  ...slot('spare', [['unconnected', 1, () => 'dead']], UNLOADED),
+  ...wire('ground', [['chassis', 1, () => 'chassis']]),
+  ...wire(
+    'dimmedIllumination',
+    [
+      ['pulsed', 0.6, (state) => (state.lamps ? (state.dimmed === true ? 'pulse' : 'battery') : 'dead')],
+      ['lowered', 0.4, (state) => (state.lamps ? (state.dimmed === true ? 'part' : 'battery') : 'dead')],
+    ],
+    BULBS,
+  ),
+  ...wire(
+    'turnHazard',
+    [['flasher', 1, (state) => (state.hazard === true ? 'pulse' : 'dead')]],
+    BULBS,
+  ),
+  ...wire('doorSwitch', [
+    ['to ground', 1, (state) => (state.driverDoor === 'open' ? 'chassis' : 'pullUp')],
+  ]),
+  ...wire('parkingBrakeSwitch', [
+    ['to ground', 1, (state) => (state.parkingBrake === true ? 'chassis' : 'pullUp')],
+  ]),
+  ...wire('lockNegative', heldRows('chassis', 'pullUp')),
+  ...wire('lockPositive', heldRows('battery', 'dead'), 0.4),
+  ...wire('lockReversing', heldRows('battery', 'chassis'), 0.02),
+  ...wire('lockMultiplex', [
+    [
+      'resistors',
+      1,
+      (state) => (state.asleep ? 'dead' : (state.lockSwitch ?? 'rest') === 'rest' ? 'five' : 'part'),
+    ],
+  ]),
+  ...wire(
+    'speaker',
+    [
+      ['to the speaker', 0.93, () => 'open'],
+      ['from an amplifier', 0.07, (state) => (on(state) ? 'half' : 'dead')],
+    ],
     0.6,
-    (state) => awakeKey(state) || held(state),
   ),
-  entry(
-    'retainedAccessory',
-    'holds while cranking',
-    0.15,
-    (state) => awakeKey(state) || held(state) || cranking(state),
-  ),
-  entry(
-    'retainedAccessory',
-    'run only, drops while cranking',
-    0.25,
-    (state) => running(state) || held(state),
-  ),
-  entry('ignitionRun', 'run', 1, running),
-  entry('ignitionRunCrank', 'run and crank', 1, (state) => running(state) || cranking(state)),
-  entry('starter', 'crank', 1, cranking),
-  entry('lamps', 'with the light switch', 0.65, (state) => state.lamps),
-  entry(
-    'lamps',
-    'with the light switch, off while cranking',
-    0.2,
-    (state) => state.lamps && !cranking(state),
-  ),
-  entry(
-    'lamps',
-    'with the light switch, key on',
-    0.15,
-    (state) => state.lamps && state.key !== 'off',
-  ),
-  { ...entry('spare', 'unconnected', 1, () => false), openWhenDead: UNLOADED },
+  ...wire('amplifierTurnOn', [['input', 1, () => 'dead']], 0.35),
+  ...wire('antennaTurnOn', [['input', 1, () => 'dead']], 0.2),
+  ...wire('dataBus', [
+    ['pair', 0.85, (state) => (state.asleep ? 'dead' : 'bus')],
+    ['single wire', 0.15, (state) => (state.asleep ? 'dead' : 'pulse')],
+  ]),
+  ...wire('sensor', [['5 V feed', 1, (state) => (state.key === 'off' ? 'dead' : 'five')]]),
 ];
 
 /** How often a circuit is at a level its hypothesis does not expect: sheds, door modules, option-dependent relays. */
-const ODD = 0.006;
+const ODD = 0.005;
+/** A circuit that should be dead is hardly ever at battery voltage. */
+const ODDLY_LIVE = 0.0015;
+/** What pulls a switched wire up: the battery through a lamp, a module's part voltage, or nothing. */
+const PULL_UP: Partial<Record<Level, number>> = { battery: 0.4, part: 0.25, five: 0.15, open: 0.2 };
 
 /** The chance of each level that a hypothesis gives a circuit in a state. */
 export function expectedLevels(hypothesis: Hypothesis, state: VehicleState): PerLevel {
-  return hypothesis.live(state)
-    ? { battery: 1 - 3 * ODD, ground: ODD, open: ODD, part: ODD }
-    : {
-        battery: ODD,
-        part: ODD,
-        open: (1 - 2 * ODD) * hypothesis.openWhenDead,
-        ground: (1 - 2 * ODD) * (1 - hypothesis.openWhenDead),
-      };
+  const stand = hypothesis.stand(state);
+  const row = ROWS.get(stand === 'dead' ? hypothesis.openWhenDead : stand);
+  if (row === undefined) throw new RangeError(`No level row for ${stand}`);
+  return row;
 }
 
-/** The chance that a hypothesis finds the circuit at battery voltage in a state. */
-export function batteryChance(hypothesis: Hypothesis, state: VehicleState): number {
-  return hypothesis.live(state) ? 1 - 3 * ODD : ODD;
+function levelRow(expected: Partial<Record<Level, number>>): PerLevel {
+  const rest = 1 - (LEVELS.length - 1) * ODD - ODDLY_LIVE;
+  return LEVELS.map(
+    (level) => (level === 'battery' ? ODDLY_LIVE : ODD) + rest * (expected[level] ?? 0),
+  );
+}
+
+/** The rows by what the circuit is at; dead ones by their chance to float. */
+const ROWS: ReadonlyMap<Stand | number, PerLevel> = new Map<Stand | number, PerLevel>([
+  ...LEVELS.map((level) => [level, levelRow({ [level]: 1 })] as const),
+  ['pullUp', levelRow(PULL_UP)],
+  ...HYPOTHESES.map(
+    ({ openWhenDead }) =>
+      [openWhenDead, levelRow({ open: openWhenDead, ground: 1 - openWhenDead })] as const,
+  ),
+]);
+
+/** Whether a hypothesis has the circuit at battery voltage in a state. */
+export function isLive(hypothesis: Hypothesis, state: VehicleState): boolean {
+  return hypothesis.stand(state) === 'battery';
 }
 
 /** What "none of these" expects in any state: nothing in particular, but the same at every look. */
-export const UNKNOWN_LEVELS: PerLevel = { battery: 0.4, ground: 0.25, open: 0.25, part: 0.1 };
+export const UNKNOWN_LEVELS: PerLevel = [0.38, 0.18, 0.04, 0.22, 0.08, 0.03, 0.02, 0.03, 0.02];
 
-function entry(
-  of: Hypothesis['function'],
-  variant: string,
-  share: number,
-  live: Hypothesis['live'],
-): Hypothesis {
-  return { function: of, variant, share, live, openWhenDead: LOADED };
+function slot(of: Hypothesis['function'], rows: Rows, openWhenDead = LOADED): Hypothesis[] {
+  return rows.map(([variant, share, stand]) => ({
+    function: of,
+    variant,
+    share,
+    stand,
+    openWhenDead,
+    onSlots: true,
+  }));
+}
+
+function wire(of: Hypothesis['function'], rows: Rows, openWhenDead = LOADED): Hypothesis[] {
+  return slot(of, rows, openWhenDead).map((one) => ({ ...one, onSlots: false }));
+}
+
+/** A wire that changes while the switch is held one way; one row per direction. */
+function heldRows(held: Stand, rest: Stand): Rows {
+  return (['lock', 'unlock'] as const).map((by) => [
+    by,
+    0.5,
+    (state: VehicleState) => (state.lockSwitch === by ? held : rest),
+  ]);
 }

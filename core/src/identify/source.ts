@@ -10,7 +10,7 @@ export interface LoggedClaim {
   readonly seen: readonly StitchPlace[];
 }
 
-/** A fuse slot as the identification sees it: nothing of the truth, only what is printed and logged. */
+/** A place that could feed a device, as the identification sees it: nothing of the truth, only what is printed and logged. */
 export interface Source {
   readonly id: string;
   /** Name used in instructions, e.g. "F12". */
@@ -21,4 +21,8 @@ export interface Source {
   /** Whether any tap fits; a source that can't be tapped is not worth a test. */
   readonly tappable: boolean;
   readonly logged: LoggedClaim | undefined;
+  /** A fuse slot, or a single wire, which can have functions that slots never have. Left out: a slot. */
+  readonly kind?: 'slot' | 'wire';
+  /** Rating of the fuse found, A; left out: not known. */
+  readonly ratingA?: number | undefined;
 }

@@ -1,17 +1,99 @@
+import type { CircuitFunction } from '../vehicle';
 import { CIRCUIT_FUNCTIONS } from '../vehicle';
-import type { FunctionPrior } from './readLabel';
+import type { SafetyClass } from './lexicon';
+import type { FunctionPrior, LabelReading } from './readLabel';
 import { readLabel } from './readLabel';
 import type { Source } from './source';
 
-/** What is believed of a source before its first reading: its legend, and over it the model's log. */
-export function sourcePrior(source: Pick<Source, 'legend' | 'logged'>): FunctionPrior {
-  const label = readLabel(source.legend).prior;
+/** What is believed of a source before its first reading. */
+export interface Belief {
+  /** By function; sums to 1. Both kinds of circuit together. */
+  readonly functions: FunctionPrior;
+  /** Of each function's share, the part that belongs to safety-critical circuits. */
+  readonly critical: FunctionPrior;
+}
+
+/**
+ * Chance that a circuit is safety-critical although its legend does not say so. About a quarter of a panel's circuits
+ * are (common practice: count brakes, engine, restraint, steering, lamps of law on any legend), and few legends are wrong.
+ */
+const CRITICAL_CHANCE: Record<SafetyClass, number> = {
+  free: 0.02,
+  caution: 0.03,
+  unknown: 0.25,
+  block: 1,
+};
+
+/** What safety-critical circuits hang on: ignition through cranking, or the battery; never an accessory contact. */
+const CRITICAL_FUNCTIONS: Partial<Record<CircuitFunction, number>> = {
+  ignitionRunCrank: 0.47,
+  constant: 0.36,
+  ignitionRun: 0.1,
+  starter: 0.03,
+  lowBeam: 0.02,
+  stopLamp: 0.02,
+};
+
+/** What is believed of a source by its legend, and over it by the model's log. */
+export function sourcePrior(
+  source: Pick<Source, 'legend' | 'logged' | 'kind'> & { readonly label?: LabelReading },
+): Belief {
+  if (source.kind === 'wire') return { functions: WIRE_PRIOR, critical: NOTHING };
+  const label = source.label ?? readLabel(source.legend);
+  const chance = CRITICAL_CHANCE[label.safety];
   const { logged } = source;
-  if (logged === undefined) return label;
-  return Object.fromEntries(
-    CIRCUIT_FUNCTIONS.map((name) => [
-      name,
-      (1 - logged.probability) * label[name] + (name === logged.function ? logged.probability : 0),
-    ]),
-  ) as unknown as FunctionPrior;
+  // Blocked legends are never offered: their own prior stands, all of it critical.
+  const trust = logged?.probability ?? 0;
+  const functions = mapFunctions((name) => {
+    const byLabel =
+      chance === 1
+        ? label.prior[name]
+        : (1 - chance) * label.prior[name] + chance * (CRITICAL_FUNCTIONS[name] ?? 0);
+    return (1 - trust) * byLabel + (name === logged?.function ? trust : 0);
+  });
+  const critical = mapFunctions((name) => {
+    const share = chance === 1 ? label.prior[name] : chance * (CRITICAL_FUNCTIONS[name] ?? 0);
+    return (1 - trust) * share;
+  });
+  return { functions, critical };
+}
+
+/** Wires of an unknown bunch: anything, speakers more than most. Common practice. */
+const WIRE_WEIGHTS: Partial<Record<CircuitFunction, number>> = {
+  constant: 1,
+  timedConstant: 0.1,
+  accessory: 1,
+  retainedAccessory: 0.2,
+  ignitionRun: 0.4,
+  ignitionRunCrank: 0.3,
+  starter: 0.05,
+  ground: 1.3,
+  lamps: 0.6,
+  dimmedIllumination: 0.4,
+  lowBeam: 0.05,
+  stopLamp: 0.15,
+  reverse: 0.3,
+  turnHazard: 0.2,
+  doorSwitch: 0.2,
+  parkingBrakeSwitch: 0.3,
+  lockNegative: 0.1,
+  lockPositive: 0.1,
+  lockReversing: 0.1,
+  lockMultiplex: 0.05,
+  speaker: 6,
+  amplifierTurnOn: 0.4,
+  antennaTurnOn: 0.6,
+  dataBus: 0.9,
+  sensor: 0.4,
+  spare: 1,
+  none: 0.3,
+};
+const WIRE_TOTAL = Object.values(WIRE_WEIGHTS).reduce((sum, weight) => sum + weight, 0);
+const WIRE_PRIOR = mapFunctions((name) => (WIRE_WEIGHTS[name] ?? 0) / WIRE_TOTAL);
+const NOTHING = mapFunctions(() => 0);
+
+function mapFunctions(of: (name: CircuitFunction) => number): FunctionPrior {
+  const made: Partial<Record<CircuitFunction, number>> = {};
+  for (const name of CIRCUIT_FUNCTIONS) made[name] = of(name);
+  return made as FunctionPrior;
 }

@@ -1,7 +1,7 @@
 import type { StitchPlace } from '../vehicle';
 import { BASE_PLACES, STITCH_PLACES, placeOf } from '../vehicle';
 import type { Reading, Sense } from './reading';
-import { senseOf } from './reading';
+import { isPlain, senseOf } from './reading';
 
 /** How a stitch runs at one place: read live, read dead, in between, never looked at, or readings disagree. */
 export type StitchMark = 'high' | 'low' | 'middle' | 'loose' | 'crossed';
@@ -15,7 +15,7 @@ const MARK_OF: Record<Sense, StitchMark> = { live: 'high', dead: 'low', part: 'm
 export function stitchOf(readings: readonly Reading[]): Stitch {
   const marks = new Map<StitchPlace, StitchMark>();
   for (const reading of readings) {
-    if (reading.contact !== undefined) continue;
+    if (!isPlain(reading)) continue;
     const place = placeOf(reading.state);
     const mark = MARK_OF[senseOf(reading)];
     const before = marks.get(place);
@@ -42,6 +42,14 @@ const PLACE_SHORT: Record<StitchPlace, string> = {
   lamps: 'lamps',
   justOff: 'just off',
   engine: 'engine',
+  waited: 'ten minutes after',
+  dimmed: 'dimmed',
+  brake: 'brake',
+  reverse: 'reverse',
+  parkingBrake: 'parking brake',
+  lock: 'lock',
+  unlock: 'unlock',
+  hazard: 'hazard',
 };
 
 /** A stitch in words, for screen readers and paper. */

@@ -11,12 +11,14 @@ import type { Contradiction } from './contradictions';
 import { findContradictions } from './contradictions';
 import type { LookAlike } from './lookAlikes';
 import { LOOK_ALIKES } from './lookAlikes';
-import type { Posterior } from './posterior';
-import { posterior } from './posterior';
+import { newWorkings, posterior } from './posterior';
 import type { Reading } from './reading';
-import { senseOf } from './reading';
-import { HYPOTHESES } from './signatures';
-import type { Source } from './source';
+import { isPlain, senseOf } from './reading';
+import type { Posterior, Workings } from './posterior';
+import { HYPOTHESES, isLive } from './signatures';
+import type { Fence } from './fence';
+import { fenceOf } from './fence';
+import type { LoggedClaim, Source } from './source';
 import { sourcePrior } from './sourcePrior';
 import type { Stitch } from './stitch';
 import { stitchOf } from './stitch';
@@ -46,6 +48,12 @@ export interface Verdict {
   readonly contradictions: readonly Contradiction[];
   readonly stitch: Stitch;
   readonly posterior: Posterior;
+  /** Why to stop here, and which instrument not to use; undefined when it may be probed. */
+  readonly fence: Fence | undefined;
+  /** What the model's log claims of it. */
+  readonly claim: LoggedClaim | undefined;
+  /** A live reading here agrees with what the log claims. */
+  readonly confirmsLog: boolean;
 }
 
 /** A function is named only from here up. */
@@ -59,14 +67,19 @@ const TRACE = 0.005;
  * What the readings of a source say it is. Never names a constant whose sleep, or an accessory whose crank or door,
  * nobody has seen: then it says what is unresolved.
  */
-export function judge(source: Source, readings: readonly Reading[]): Verdict {
+export function judge(
+  source: Source,
+  readings: readonly Reading[],
+  workings: Workings = newWorkings(),
+): Verdict {
   const own = readings.filter((reading) => reading.sourceId === source.id);
-  const given = posterior(sourcePrior(source), own);
+  const label = workings.read(source.legend);
+  const given = posterior(sourcePrior({ ...source, label }), own, workings);
   const ranked = rankFunctions(given);
   const leading = ranked[0]?.function ?? 'none';
   const certainty = given.functions[leading];
   const missing = missingFor(source, leading, own);
-  const contradictions = findContradictions(own);
+  const contradictions = findContradictions(given.evidence);
   const status = statusOf({ own, given, certainty, leading, missing, contradictions });
   return {
     sourceId: source.id,
@@ -81,6 +94,9 @@ export function judge(source: Source, readings: readonly Reading[]): Verdict {
     contradictions,
     stitch: stitchOf(own),
     posterior: given,
+    fence: fenceOf(source, label, given),
+    claim: source.logged,
+    confirmsLog: source.logged?.function === leading && isConfirmed(own),
   };
 }
 
@@ -100,7 +116,7 @@ function missingFor(
   own: readonly Reading[],
 ): readonly LookAlike[] {
   const seen = new Set<StitchPlace>(
-    own.filter((one) => one.contact === undefined).map((one) => placeOf(one.state)),
+    own.filter(isPlain).map((one) => placeOf(one.state)),
   );
   if (source.logged?.function === leading && isConfirmed(own))
     for (const place of source.logged.seen) seen.add(place);
@@ -109,7 +125,7 @@ function missingFor(
 
 /** Whether the installer has seen the source live with their own instrument; a dead reading confirms little. */
 export function isConfirmed(own: readonly Reading[]): boolean {
-  return own.some((one) => one.contact === undefined && senseOf(one) === 'live');
+  return own.some((one) => isPlain(one) && senseOf(one) === 'live');
 }
 
 function statusOf(known: {
@@ -180,8 +196,8 @@ function splitReadings(
   const support: string[] = [];
   const against: string[] = [];
   for (const reading of own) {
-    if (reading.contact !== undefined || best === undefined) continue;
-    const expected = best.live(reading.state) ? 'live' : 'dead';
+    if (!isPlain(reading) || best === undefined) continue;
+    const expected = isLive(best, reading.state) ? 'live' : 'dead';
     (senseOf(reading) === expected ? support : against).push(reading.id);
   }
   return { support, against };

@@ -8,21 +8,42 @@ export const WORK_SECONDS = {
   engine: 8,
   lamps: 4,
   door: 3,
-  /** Unattended: the wait until the modules sleep. */
+  /** Brake pedal, gear, parking brake, hazard or lock switch, dimmer. */
+  action: 4,
+  /** Fitting a 9 V source or an ohmmeter across two wires. */
+  pair: 8,
+  /** Moving the clip from ground to a wire, or back. */
+  clip: 5,
+  /** Unattended: the wait until the modules sleep, and until loads are shed. */
   sleep: 1800,
+  shed: 600,
 } as const;
 
-/** Seconds of work to bring the car from one state to another, the wait for sleep included. */
+/** Seconds of work to bring the car from one state to another, waits included. */
 export function changeSeconds(from: VehicleState, to: VehicleState): number {
-  let seconds = 0;
   if (to.asleep && !from.asleep) return WORK_SECONDS.sleep;
+  let seconds = 0;
   if (to.key !== from.key) seconds += keySeconds(to.key);
   if (to.lamps !== from.lamps) seconds += WORK_SECONDS.lamps;
   if (to.key === 'off' && !to.doorOpenedSinceKeyOff && from.doorOpenedSinceKeyOff)
     // The retained period starts anew only by switching on and off again with the door shut.
     seconds += 2 * WORK_SECONDS.key + WORK_SECONDS.door;
   else if (to.driverDoor !== from.driverDoor) seconds += WORK_SECONDS.door;
-  return seconds;
+  if (to.key === 'off' && (to.minutesSinceKeyOff ?? 0) > (from.minutesSinceKeyOff ?? 0))
+    seconds += WORK_SECONDS.shed;
+  return seconds + WORK_SECONDS.action * actionsBetween(from, to);
+}
+
+function actionsBetween(from: VehicleState, to: VehicleState): number {
+  const differs = [
+    (from.dimmed === true) !== (to.dimmed === true),
+    (from.brake === true) !== (to.brake === true),
+    (from.reverse === true) !== (to.reverse === true),
+    (from.parkingBrake === true) !== (to.parkingBrake === true),
+    (from.hazard === true) !== (to.hazard === true),
+    (from.lockSwitch ?? 'rest') !== (to.lockSwitch ?? 'rest'),
+  ];
+  return differs.filter(Boolean).length;
 }
 
 function keySeconds(key: VehicleState['key']): number {
@@ -39,5 +60,6 @@ export const VISIT_ORDER: readonly StitchPlace[] = [
   'justOff',
   'engine',
   'crank',
+  'waited',
   'asleep',
 ];

@@ -3,14 +3,24 @@ export {
   KEY_POSITIONS,
   PARKED,
   PLACE_WORDS,
+  SHED_MINUTES,
   STITCH_PLACES,
+  TOGGLES,
   describeState,
+  hasWaited,
   nextState,
   placeOf,
   stateAt,
   stateId,
 } from './vehicleState';
-export type { KeyPosition, StateChange, StitchPlace, VehicleState } from './vehicleState';
+export type {
+  KeyPosition,
+  LockSwitch,
+  StateChange,
+  StateToggle,
+  StitchPlace,
+  VehicleState,
+} from './vehicleState';
 export {
   CIRCUIT_FUNCTIONS,
   FUNCTION_NAMES,

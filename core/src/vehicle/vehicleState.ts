@@ -16,13 +16,37 @@ export interface VehicleState {
   readonly doorOpenedSinceKeyOff: boolean;
   /** Whether the modules have gone to sleep; only with the key off. */
   readonly asleep: boolean;
+  /** Panel dimmer turned down; left out: full. */
+  readonly dimmed?: boolean;
+  /** Brake pedal pressed; left out: released. */
+  readonly brake?: boolean;
+  /** Gear in reverse; left out: not. */
+  readonly reverse?: boolean;
+  /** Parking brake on; left out: released. */
+  readonly parkingBrake?: boolean;
+  /** Lock switch as it is held; left out: at rest. */
+  readonly lockSwitch?: LockSwitch;
+  /** Hazard lamps on; left out: off. */
+  readonly hazard?: boolean;
+  /** Minutes since the key went off, awake or asleep; left out: just gone off, or not known. */
+  readonly minutesSinceKeyOff?: number;
 }
+
+/** What a finger does to the lock switch. */
+export type LockSwitch = 'rest' | 'lock' | 'unlock';
+/** Things that are either done or not, each with its own switch on the screen. */
+export const TOGGLES = ['dimmed', 'brake', 'reverse', 'parkingBrake', 'hazard'] as const;
+/** One of them. */
+export type StateToggle = (typeof TOGGLES)[number];
 
 /** One thing an installer can do to the car's state. */
 export type StateChange =
   | { readonly kind: 'key'; readonly to: KeyPosition }
   | { readonly kind: 'lamps'; readonly to: boolean }
   | { readonly kind: 'door'; readonly to: 'closed' | 'open' }
+  | { readonly kind: 'toggle'; readonly which: StateToggle; readonly to: boolean }
+  | { readonly kind: 'lock'; readonly to: LockSwitch }
+  | { readonly kind: 'wait'; readonly minutes: number }
   | { readonly kind: 'sleep' }
   | { readonly kind: 'wake' };
 
@@ -55,8 +79,21 @@ export function nextState(state: VehicleState, change: StateChange): VehicleStat
         doorOpenedSinceKeyOff:
           state.key === 'off' && (state.doorOpenedSinceKeyOff || change.to === 'open'),
       };
+    case 'toggle':
+      return { ...state, [change.which]: change.to, asleep: state.asleep && !change.to };
+    case 'lock':
+      return { ...state, lockSwitch: change.to, asleep: state.asleep && change.to === 'rest' };
+    case 'wait':
+      if (state.key !== 'off') return state;
+      return { ...state, minutesSinceKeyOff: (state.minutesSinceKeyOff ?? 0) + change.minutes };
     case 'sleep':
-      return { ...state, key: 'off', lamps: false, doorOpenedSinceKeyOff: true, asleep: true };
+      return {
+        key: 'off',
+        lamps: false,
+        driverDoor: state.driverDoor,
+        doorOpenedSinceKeyOff: true,
+        asleep: true,
+      };
     case 'wake':
       return { ...state, asleep: false };
   }
@@ -64,9 +101,10 @@ export function nextState(state: VehicleState, change: StateChange): VehicleStat
 
 function withKey(state: VehicleState, to: KeyPosition): VehicleState {
   if (to === state.key && to === 'off') return state;
-  if (to !== 'off') return { ...state, key: to, doorOpenedSinceKeyOff: false, asleep: false };
+  const { minutesSinceKeyOff: _past, ...rest } = state;
+  if (to !== 'off') return { ...rest, key: to, doorOpenedSinceKeyOff: false, asleep: false };
   return {
-    ...state,
+    ...rest,
     key: 'off',
     doorOpenedSinceKeyOff: state.driverDoor === 'open',
     asleep: false,
@@ -75,7 +113,7 @@ function withKey(state: VehicleState, to: KeyPosition): VehicleState {
 
 /**
  * The names of the places a stitch is drawn through, in drawing order. `justOff` is key off with the door still
- * shut; `lamps` gathers every state with the lamps on.
+ * shut; `lamps` gathers every state with the lamps on; the ones after `engine` are single actions on an awake car.
  */
 export const STITCH_PLACES = [
   'asleep',
@@ -86,6 +124,14 @@ export const STITCH_PLACES = [
   'lamps',
   'justOff',
   'engine',
+  'waited',
+  'dimmed',
+  'brake',
+  'reverse',
+  'parkingBrake',
+  'lock',
+  'unlock',
+  'hazard',
 ] as const;
 /** One place on a stitch. */
 export type StitchPlace = (typeof STITCH_PLACES)[number];
@@ -93,18 +139,49 @@ export type StitchPlace = (typeof STITCH_PLACES)[number];
 /** The places every stitch shows; the others appear once something was read there. */
 export const BASE_PLACES: readonly StitchPlace[] = ['asleep', 'off', 'acc', 'run', 'crank'];
 
+/** Modules shed their loads some minutes after key-off, long before they sleep. Common practice: 10 to 20 minutes. */
+export const SHED_MINUTES = 10;
+
+/** Whether a car with the key off has stood long enough for modules to shed loads. */
+export function hasWaited(state: VehicleState): boolean {
+  return state.key === 'off' && (state.minutesSinceKeyOff ?? 0) >= SHED_MINUTES;
+}
+
 /** Which place of the stitch a state belongs to. */
 export function placeOf(state: VehicleState): StitchPlace {
   if (state.asleep) return 'asleep';
-  if (state.lamps) return 'lamps';
+  const action = actionOf(state);
+  if (action !== undefined) return action;
+  if (state.lamps) return state.dimmed === true ? 'dimmed' : 'lamps';
   if (state.key !== 'off') return state.key;
-  return state.doorOpenedSinceKeyOff ? 'off' : 'justOff';
+  if (!state.doorOpenedSinceKeyOff) return 'justOff';
+  return hasWaited(state) ? 'waited' : 'off';
 }
 
-/** Two states with the same id are the same to every circuit in the model; the door itself counts only through retained power. */
+function actionOf(state: VehicleState): StitchPlace | undefined {
+  if (state.hazard === true) return 'hazard';
+  if (state.lockSwitch === 'lock' || state.lockSwitch === 'unlock') return state.lockSwitch;
+  if (state.brake === true) return 'brake';
+  if (state.reverse === true) return 'reverse';
+  return state.parkingBrake === true ? 'parkingBrake' : undefined;
+}
+
+/**
+ * Two states with the same id are the same to every circuit in the model. The door counts through retained power and
+ * through its own switch (`+shut`), the dimmer only with the lamps on.
+ */
 export function stateId(state: VehicleState): string {
   const off = state.asleep ? 'asleep' : state.doorOpenedSinceKeyOff ? 'off' : 'justOff';
-  return `${state.key === 'off' ? off : state.key}${state.lamps ? '+lamps' : ''}`;
+  let id: string = state.key === 'off' ? off : state.key;
+  if (state.driverDoor === 'closed' && id !== 'justOff') id += '+shut';
+  if (state.lamps) id += state.dimmed === true ? '+dimmed' : '+lamps';
+  if (state.key === 'off' && !state.asleep && hasWaited(state)) id += '+waited';
+  if (state.brake === true) id += '+brake';
+  if (state.reverse === true) id += '+reverse';
+  if (state.parkingBrake === true) id += '+parkingBrake';
+  if (state.hazard === true) id += '+hazard';
+  if (state.lockSwitch === 'lock' || state.lockSwitch === 'unlock') id += `+${state.lockSwitch}`;
+  return id;
 }
 
 const KEY_WORDS: Record<KeyPosition, string> = {
@@ -121,7 +198,14 @@ export function describeState(state: VehicleState): string {
   const words = [KEY_WORDS[state.key]];
   if (state.key === 'off')
     words.push(state.doorOpenedSinceKeyOff ? 'door opened since' : 'door not opened since');
-  if (state.lamps) words.push('lamps on');
+  if (hasWaited(state)) words.push(`${state.minutesSinceKeyOff ?? 0} min after`);
+  if (state.lamps) words.push(state.dimmed === true ? 'lamps on, dimmed' : 'lamps on');
+  if (state.brake === true) words.push('brake pressed');
+  if (state.reverse === true) words.push('in reverse');
+  if (state.parkingBrake === true) words.push('parking brake on');
+  if (state.hazard === true) words.push('hazard on');
+  if (state.lockSwitch === 'lock') words.push('lock held');
+  if (state.lockSwitch === 'unlock') words.push('unlock held');
   return words.join(', ');
 }
 
@@ -135,6 +219,14 @@ export const PLACE_WORDS: Record<StitchPlace, string> = {
   lamps: 'lamps on',
   justOff: 'just off (door still shut)',
   engine: 'engine running',
+  waited: 'ten minutes after key off',
+  dimmed: 'lamps on, dimmed',
+  brake: 'brake pressed',
+  reverse: 'in reverse',
+  parkingBrake: 'parking brake on',
+  lock: 'lock held',
+  unlock: 'unlock held',
+  hazard: 'hazard on',
 };
 
 /** The plainest state that lies at a place, starting from the parked car. */
@@ -148,6 +240,19 @@ export function stateAt(place: StitchPlace): VehicleState {
       return nextState(PARKED, { kind: 'lamps', to: true });
     case 'justOff':
       return { ...PARKED, driverDoor: 'closed', doorOpenedSinceKeyOff: false };
+    case 'waited':
+      return { ...PARKED, minutesSinceKeyOff: SHED_MINUTES };
+    case 'dimmed':
+      return { ...PARKED, lamps: true, dimmed: true };
+    case 'reverse':
+      return { ...nextState(PARKED, { kind: 'key', to: 'run' }), reverse: true };
+    case 'brake':
+    case 'parkingBrake':
+    case 'hazard':
+      return { ...PARKED, [place]: true };
+    case 'lock':
+    case 'unlock':
+      return { ...PARKED, lockSwitch: place };
     default:
       return nextState(PARKED, { kind: 'key', to: place });
   }

@@ -1,0 +1,101 @@
+import type { VehicleState } from '../../vehicle';
+import type { Element } from '../network/element';
+import { CHASSIS } from '../network/element';
+import { BATTERY_POST } from './battery';
+import { filamentOhm } from './bulb';
+import { isClosed } from './circuit';
+import { busNode, ghost } from './nodes';
+import type { Unsettled } from './situation';
+import type { BenchWire } from './wire';
+import { switchClosed } from './wire';
+
+/** Wire from its source to the cut, Ω. */
+const WIRE_OHM = 0.06;
+/** Both lamps of one side, W, and a lock motor, Ω. */
+const MOTOR_OHM = 2.5;
+/** Bulb load beyond a lock-positive lead, Ω. */
+const TRIGGER_OHM = 220;
+/** A data line's bias and its source, Ω. */
+const BUS_BIAS_OHM = 1200;
+/** A sensor's 5 V and the resistance it comes through. */
+const SENSOR_V = 5;
+const SENSOR_OHM = 1000;
+/** A resistive lock switch: pull-up, rest, lock and unlock, Ω. */
+const LADDER = { pullUp: 1000, rest: 10_000, lock: 330, unlock: 1000 } as const;
+/** An amplifier's output, Ω. */
+const OUTPUT_OHM = 0.1;
+/** What bare wires pick up when nothing else is said, V. */
+const PICK_UP_V = 0.2;
+
+/** One wire as elements; its node has the wire's id. */
+export function wireElements(wire: BenchWire, state: VehicleState, now: Unsettled): Element[] {
+  const { id, behind } = wire;
+  const toGround = (ohm: number): Element => ({ kind: 'resistor', a: id, b: CHASSIS, ohm });
+  const fromBattery = (ohm: number): Element => ({ kind: 'resistor', a: BATTERY_POST, b: id, ohm });
+  const bulb = (watts: number): Element =>
+    toGround(filamentOhm(watts, now.bulbV.get(id) ?? 0));
+  const awake = !state.asleep;
+  switch (behind.is) {
+    case 'feed':
+      return [
+        { kind: 'resistor', a: busNode(behind.supply), b: id, ohm: WIRE_OHM },
+        toGround(behind.loadOhm),
+        ...ghost(id, PICK_UP_V),
+      ];
+    case 'illumination': {
+      const on = state.lamps && (now.pulse === 'on' || !behind.pulsed || state.dimmed !== true);
+      return on ? [fromBattery(WIRE_OHM), bulb(behind.bulbW)] : [bulb(behind.bulbW)];
+    }
+    case 'turnLamp': {
+      const on = state.hazard === true && now.pulse === 'on';
+      return on ? [fromBattery(WIRE_OHM), bulb(behind.bulbW)] : [bulb(behind.bulbW)];
+    }
+    case 'ground':
+      return [toGround(behind.ohm)];
+    case 'switchToGround':
+      return switchClosed(behind.by, state)
+        ? [toGround(WIRE_OHM), fromBattery(behind.pullUpOhm)]
+        : [fromBattery(behind.pullUpOhm)];
+    case 'lockPositive':
+      return switchClosed(behind.by, state)
+        ? [fromBattery(WIRE_OHM), toGround(TRIGGER_OHM)]
+        : [toGround(TRIGGER_OHM)];
+    case 'lockMotor':
+      return switchClosed(behind.by, state)
+        ? [fromBattery(WIRE_OHM), toGround(MOTOR_OHM)]
+        : [toGround(WIRE_OHM)];
+    case 'lockResistive': {
+      const held = state.lockSwitch ?? 'rest';
+      const supply = awake ? through(id, SENSOR_V, LADDER.pullUp) : [];
+      return [...supply, toGround(LADDER[held])];
+    }
+    case 'speaker':
+      return [
+        { kind: 'resistor', a: id, b: `coil:${behind.speaker}`, ohm: behind.ohm / 2 },
+        ...ghost(id, PICK_UP_V),
+      ];
+    case 'amplifierOutput':
+      return isClosed('accessoryContact', state)
+        ? through(id, HALF_RAIL_V, OUTPUT_OHM)
+        : [toGround(20_000)];
+    case 'turnOn':
+      return [toGround(behind.loadOhm)];
+    case 'data':
+      return awake ? through(id, behind.biasV, BUS_BIAS_OHM) : [toGround(BUS_BIAS_OHM)];
+    case 'sensor':
+      return state.key === 'off' ? [toGround(SENSOR_OHM)] : through(id, SENSOR_V, SENSOR_OHM);
+    case 'open':
+      return ghost(id, behind.ghostV);
+  }
+}
+
+/** Half of a nominal supply, V. */
+const HALF_RAIL_V = 6.2;
+
+/** A voltage behind a resistance, as its equal current source (Norton). */
+function through(node: string, volts: number, ohm: number): Element[] {
+  return [
+    { kind: 'resistor', a: node, b: CHASSIS, ohm },
+    { kind: 'current', from: CHASSIS, to: node, amperes: volts / ohm },
+  ];
+}

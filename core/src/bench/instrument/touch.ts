@@ -1,0 +1,60 @@
+import type { VehicleState } from '../../vehicle';
+import type { BenchCar, Instants } from '../car/benchCar';
+import { slotNode } from '../car/nodes';
+import { CHASSIS } from '../network/element';
+import type { Port, SolvedNetwork } from '../network/solveNetwork';
+
+/** Where an instrument's clip sits. */
+export interface Clip {
+  /** Bare metal, or a wire or slot known to be constant. */
+  readonly to: 'ground' | { readonly pointId: string };
+  /** Resistance of the clip's contact, Ω: paint and rust make it kilohms. */
+  readonly ohm: number;
+}
+
+/** A clip on bright metal. */
+export const GOOD_CLIP: Clip = { to: 'ground', ohm: 0.05 };
+
+/** Where the probe touches. */
+export interface BenchTouch {
+  /** A slot or a wire. */
+  readonly pointId: string;
+  /** Contact of the empty slot; undefined with the fuse in, on either of its test points, and for wires. */
+  readonly contact?: 'a' | 'b' | undefined;
+  readonly state: VehicleState;
+  /** A good clip on ground by default. */
+  readonly clip?: Clip;
+}
+
+/**
+ * The node under the probe.
+ *
+ * @throws RangeError when the car has no such slot or wire.
+ */
+export function nodeOf(
+  car: BenchCar,
+  touch: Pick<BenchTouch, 'pointId' | 'contact'>,
+): string {
+  const circuit = car.vehicle.circuits.find((one) => one.slotId === touch.pointId);
+  if (circuit !== undefined)
+    return slotNode(circuit.slotId, touch.contact ?? circuit.supplyContact);
+  if ((car.vehicle.wires ?? []).some((wire) => wire.id === touch.pointId)) return touch.pointId;
+  throw new RangeError(`The simulated car has no slot or wire ${touch.pointId} to probe`);
+}
+
+/** What lies between probe and clip at both instants of a pulse. */
+export function portsAt(
+  car: BenchCar,
+  touch: BenchTouch,
+): { readonly on: Port; readonly off: Port } {
+  const clip = touch.clip ?? GOOD_CLIP;
+  const node = nodeOf(car, touch);
+  const against = clip.to === 'ground' ? CHASSIS : nodeOf(car, clip.to);
+  const instants: Instants = car.at(touch.state);
+  const seen = (network: SolvedNetwork): Port => {
+    const port = network.port(node, against);
+    return { volts: port.volts, ohm: port.ohm + clip.ohm };
+  };
+  const on = seen(instants.on);
+  return { on, off: instants.off === instants.on ? on : seen(instants.off) };
+}

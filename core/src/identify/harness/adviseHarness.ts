@@ -1,0 +1,222 @@
+import type { VehicleState } from '../../vehicle';
+import { newWorkings } from '../posterior';
+import { assertReadingValue } from '../reading';
+import { WORK_SECONDS } from '../workCosts';
+import type { Assignment } from './assignments';
+import { bestAssignments } from './assignments';
+import type { WireBelief } from './beliefs';
+import { beliefsOf } from './beliefs';
+import type { LivelessHelp } from './nothingLive';
+import { nothingLive } from './nothingLive';
+import type { WireRole } from './roles';
+import { SETTLED, WIRE_ROLES } from './roles';
+import type { HarnessSession } from './session';
+import type { PopCandidate, SpeakerPair } from './speakerPairs';
+import { popCandidates, shownPairs } from './speakerPairs';
+import { describeVisit } from './words';
+import type { WireVisit } from './wireTests';
+import { isDeadAwake, wireVisits } from './wireTests';
+
+/** What to do next with a bunch of wires. */
+export type HarnessAction =
+  | {
+      readonly kind: 'probe';
+      readonly state: VehicleState;
+      readonly instrument: 'meter' | 'ohmmeter' | 'lamp';
+      readonly clip: 'ground' | 'constant';
+      readonly wireIds: readonly string[];
+      readonly seconds: number;
+      readonly instruction: string;
+      readonly because: string;
+      readonly caution: string | undefined;
+    }
+  | {
+      readonly kind: 'pop';
+      readonly plusId: string;
+      readonly minusId: string;
+      readonly seconds: number;
+      readonly instruction: string;
+      readonly because: string;
+      readonly caution: string;
+    }
+  | { readonly kind: 'help'; readonly help: LivelessHelp; readonly instruction: string }
+  | { readonly kind: 'done'; readonly instruction: string };
+
+/** What one wire is taken for. */
+export interface WireVerdict {
+  readonly wireId: string;
+  readonly role: WireRole;
+  readonly certainty: number;
+  /** Sure enough to connect or to cap. */
+  readonly settled: boolean;
+  /** Roles with more than a trace of probability, likeliest first. */
+  readonly ranked: readonly { readonly role: WireRole; readonly probability: number }[];
+  /** Whether a 9 V source may touch it, and if not, why. */
+  readonly popSafe: true | string;
+}
+
+/** What the identification says about a bunch. */
+export interface HarnessAdvice {
+  readonly wires: readonly WireVerdict[];
+  readonly pairs: readonly SpeakerPair[];
+  /** The likeliest assignments of the wires that are not settled, and by which wires they differ. */
+  readonly assignments: readonly (Assignment & { readonly differsAt: readonly string[] })[];
+  readonly next: HarnessAction;
+  /** Wires that are left over, with the states in which they were proved dead still missing. */
+  readonly unproved: readonly string[];
+}
+
+/** Data and sensor lines are fenced off well before they are sure; a wire is popped only below this. */
+const POP_RISK = 0.004;
+/** A pair less likely than this is not worth a pop. */
+const WORTH_A_POP = 0.006;
+/** Assignments are worked out over so many wires at most, the most doubtful ones. */
+const MOST_DOUBTFUL = 8;
+/** So many assignments are worked out. */
+const BEST = 3;
+
+/**
+ * Everything the identification has to say about a bunch of cut wires: what each is, which belong together, and what to
+ * do next.
+ *
+ * @throws RangeError for a reading at an unknown wire, or one that cannot occur; TypeError for volts that are no number.
+ */
+export function adviseHarness(session: HarnessSession): HarnessAdvice {
+  assertReadings(session);
+  const workings = newWorkings();
+  const beliefs = beliefsOf(session, workings);
+  const judged = beliefs.map((belief) => verdictOf(belief, session));
+  const safe = new Set(judged.filter((one) => one.popSafe === true).map((one) => one.wireId));
+  const help = nothingLive(session);
+  const pairs = shownPairs(session.readings);
+  const pairedIds = new Set(pairs.flatMap(({ plusId, minusId }) => [plusId, minusId]));
+  const visits = wireVisits(session, beliefs, pairedIds);
+  const pop =
+    session.cannot?.includes('pop') === true
+      ? undefined
+      : popCandidates(beliefs, session.readings).find(
+          ({ plusId, minusId, chance }) =>
+            chance >= WORTH_A_POP && safe.has(plusId) && safe.has(minusId),
+        );
+  const visit = visits.now ?? (pop === undefined ? visits.late : undefined);
+  const next = nextFor({ session, help, visit, pop });
+  return {
+    wires: next.kind === 'done' ? judged.map((one) => mateless(one, pairs)) : judged,
+    pairs,
+    assignments: assignmentsOf(beliefs),
+    next,
+    unproved: unprovedOf(beliefs, session),
+  };
+}
+
+/** Once no pair is worth a pop any more, a wire that answered on no speaker is left over. */
+function mateless(verdict: WireVerdict, pairs: readonly SpeakerPair[]): WireVerdict {
+  const isPaired = pairs.some(({ plusId, minusId }) =>
+    [plusId, minusId].includes(verdict.wireId),
+  );
+  return verdict.role === 'speaker' && !isPaired ? { ...verdict, role: 'leftOver' } : verdict;
+}
+
+function nextFor(found: {
+  readonly session: HarnessSession;
+  readonly help: LivelessHelp | undefined;
+  readonly visit: WireVisit | undefined;
+  readonly pop: PopCandidate | undefined;
+}): HarnessAction {
+  const { session, help, visit, pop } = found;
+  const nameOf = (id: string): string => session.wires.find((one) => one.id === id)?.name ?? id;
+  if (help !== undefined) return { kind: 'help', help, instruction: help.instruction };
+  if (visit !== undefined)
+    return {
+      kind: 'probe',
+      state: visit.look.state,
+      instrument: visit.look.instrument,
+      clip: visit.look.clip,
+      wireIds: visit.wireIds,
+      seconds: visit.seconds,
+      ...describeVisit(visit, visit.wireIds.map(nameOf), session),
+    };
+  if (pop !== undefined)
+    return {
+      kind: 'pop',
+      plusId: pop.plusId,
+      minusId: pop.minusId,
+      seconds: WORK_SECONDS.pair,
+      instruction: `Touch 9 V across ${nameOf(pop.plusId)} (+) and ${nameOf(pop.minusId)} (−), and listen.`,
+      because: 'A speaker pops; its cone moves out when plus is on plus.',
+      caution:
+        'A blink, not longer: direct current heats the coil. Never on a live, data or sensor wire; airbag plugs stay shut.',
+    };
+  return {
+    kind: 'done',
+    instruction: 'Every wire is told apart. Cap each one that is left over, one at a time.',
+  };
+}
+
+function assertReadings(session: HarnessSession): void {
+  const ids = new Set(session.wires.map((wire) => wire.id));
+  for (const reading of session.readings) {
+    for (const id of [reading.sourceId, reading.otherId])
+      if (id !== undefined && !ids.has(id))
+        throw new RangeError(`Reading ${reading.id} is at ${id}, which is no wire of the bunch`);
+    assertReadingValue(reading.value);
+  }
+}
+
+function verdictOf(belief: WireBelief, session: HarnessSession): WireVerdict {
+  const ranked = WIRE_ROLES.map((role, index) => ({
+    role,
+    probability: belief.together[index] ?? 0,
+  }))
+    .filter(({ probability }) => probability >= 0.01)
+    .sort((left, right) => right.probability - left.probability);
+  return {
+    wireId: belief.wire.id,
+    role: belief.role,
+    certainty: belief.certainty,
+    settled: belief.certainty >= SETTLED,
+    ranked,
+    popSafe: popSafety(belief, session),
+  };
+}
+
+/** A wire may be popped once it was read awake with the key on, dead every time, and is no data or sensor line. */
+function popSafety(belief: WireBelief, session: HarnessSession): true | string {
+  if (!isDeadAwake(belief.wire.id, session)) return 'not read dead with the key on';
+  const { functions } = belief.given;
+  if (functions.dataBus > POP_RISK) return 'may be a data line';
+  return functions.sensor + functions.lockMultiplex > POP_RISK ? 'may be a sensor line' : true;
+}
+
+function assignmentsOf(beliefs: readonly WireBelief[]): HarnessAdvice['assignments'] {
+  const open = beliefs
+    .filter((one) => one.certainty < SETTLED)
+    .sort((left, right) => left.certainty - right.certainty)
+    .slice(0, MOST_DOUBTFUL);
+  if (open.length === 0 || open.every((one) => one.given.evidence.length === 0)) return [];
+  const best = bestAssignments(
+    open.map((one) => one.together),
+    BEST,
+  );
+  const first = best[0];
+  return best.map((assignment) => ({
+    ...assignment,
+    differsAt: open
+      .filter((_, index) => assignment.roles[index] !== first?.roles[index])
+      .map((one) => one.wire.id),
+  }));
+}
+
+/** Wires that nobody has seen dead with everything on: what is left over must be proved dead before it is capped. */
+function unprovedOf(beliefs: readonly WireBelief[], session: HarnessSession): string[] {
+  return beliefs
+    .filter((one) => one.role === 'leftOver')
+    .filter(
+      (one) =>
+        !session.readings.some(
+          ({ sourceId, state }) =>
+            sourceId === one.wire.id && state.lamps && (state.key === 'run' || state.key === 'engine'),
+        ),
+    )
+    .map((one) => one.wire.id);
+}

@@ -1,0 +1,116 @@
+import type { Posterior, Workings } from '../posterior';
+import { posterior } from '../posterior';
+import type { Reading } from '../reading';
+import { HYPOTHESES } from '../signatures';
+import { sourcePrior } from '../sourcePrior';
+import { CAPACITY, ROLE_OF, WIRE_ROLES } from './roles';
+import type { WireRole } from './roles';
+import type { HarnessSession, HarnessWire } from './session';
+import { colourEvidence } from './wireColours';
+
+/** What one wire is, as far as its readings, its colour and the other wires tell. */
+export interface WireBelief {
+  readonly wire: HarnessWire;
+  readonly given: Posterior;
+  /** Chance of each role by its own readings and colour, in the order of `WIRE_ROLES`; sums to 1. */
+  readonly alone: readonly number[];
+  /** The same with every other wire taken into account. */
+  readonly together: readonly number[];
+  readonly role: WireRole;
+  readonly certainty: number;
+}
+
+/** A pop that moved a cone makes both wires speaker leads, whatever else was thought. */
+const POP_WEIGHT = 400;
+/** Rounds of balancing; it settles within a few. */
+const ROUNDS = 40;
+
+/** What each wire of a bunch is: Bayes' rule wire by wire, then balanced so that no role has too many or too few wires. */
+export function beliefsOf(session: HarnessSession, workings: Workings): WireBelief[] {
+  const own = groupByWire(session.readings);
+  const popped = poppedWires(session.readings);
+  const prior = sourcePrior({ legend: undefined, logged: undefined, kind: 'wire' });
+  const rows = session.wires.map((wire) => {
+    const given = posterior(prior, own.get(wire.id) ?? [], workings);
+    return {
+      wire,
+      given,
+      alone: rolesOf(given, wire, { session, popped: popped.has(wire.id) }),
+    };
+  });
+  const balanced = balance(rows.map((row) => row.alone));
+  return rows.map((row, index) => {
+    const together = balanced[index] ?? row.alone;
+    const best = together.reduce((top, chance, at) => (chance > (together[top] ?? 0) ? at : top), 0);
+    return {
+      ...row,
+      together,
+      role: WIRE_ROLES[best] ?? 'leftOver',
+      certainty: together[best] ?? 0,
+    };
+  });
+}
+
+function groupByWire(readings: readonly Reading[]): Map<string, Reading[]> {
+  const own = new Map<string, Reading[]>();
+  for (const reading of readings) {
+    const list = own.get(reading.sourceId);
+    if (list === undefined) own.set(reading.sourceId, [reading]);
+    else list.push(reading);
+  }
+  return own;
+}
+
+function poppedWires(readings: readonly Reading[]): Set<string> {
+  return new Set(
+    readings.flatMap((reading) =>
+      reading.value.kind === 'pop' && reading.value.cone !== 'none' && reading.otherId !== undefined
+        ? [reading.sourceId, reading.otherId]
+        : [],
+    ),
+  );
+}
+
+function rolesOf(
+  given: Posterior,
+  wire: HarnessWire,
+  known: { readonly session: HarnessSession; readonly popped: boolean },
+): number[] {
+  const byColour = colourEvidence(wire.colour, known.session.family ?? 'factory');
+  const weights = WIRE_ROLES.map(() => 0);
+  HYPOTHESES.forEach((hypothesis, index) => {
+    const at = WIRE_ROLES.indexOf(ROLE_OF[hypothesis.function]);
+    weights[at] = (weights[at] ?? 0) + (given.hypotheses[index] ?? 0);
+  });
+  const leftOver = WIRE_ROLES.indexOf('leftOver');
+  weights[leftOver] = (weights[leftOver] ?? 0) + given.functions.none;
+  const judged = weights.map((weight, index) => {
+    const role = WIRE_ROLES[index] ?? 'leftOver';
+    return weight * byColour[role] * (known.popped && role === 'speaker' ? POP_WEIGHT : 1);
+  });
+  return normalised(judged);
+}
+
+/**
+ * Chances of all wires together: rows stay chances, and each role's sum is brought between its least and its most
+ * (iterative proportional fitting, Deming and Stephan 1940).
+ */
+export function balance(rows: readonly (readonly number[])[]): number[][] {
+  let matrix = rows.map((row) => [...row]);
+  for (let round = 0; round < ROUNDS; round += 1) {
+    WIRE_ROLES.forEach((role, column) => {
+      const [least, most] = CAPACITY[role];
+      const sum = matrix.reduce((total, row) => total + (row[column] ?? 0), 0);
+      const wanted = Math.min(Math.max(sum, Math.min(least, rows.length)), most);
+      if (sum <= 0 || wanted === sum) return;
+      for (const row of matrix) row[column] = ((row[column] ?? 0) * wanted) / sum;
+    });
+    matrix = matrix.map(normalised);
+  }
+  return matrix;
+}
+
+function normalised(weights: readonly number[]): number[] {
+  const total = weights.reduce((sum, weight) => sum + weight, 0);
+  return weights.map((weight) => weight / total);
+}

@@ -1,0 +1,11 @@
+export { adviseHarness } from './adviseHarness';
+export type { HarnessAction, HarnessAdvice, WireVerdict } from './adviseHarness';
+export { bestAssignments } from './assignments';
+export type { Assignment } from './assignments';
+export { balance } from './beliefs';
+export type { LivelessHelp } from './nothingLive';
+export { CAPACITY, ROLE_NAMES, ROLE_OF, WIRE_ROLES } from './roles';
+export type { WireRole } from './roles';
+export { HARNESS_FAMILIES } from './session';
+export type { HarnessFamily, HarnessLimit, HarnessSession, HarnessWire } from './session';
+export type { SpeakerPair } from './speakerPairs';

@@ -1,0 +1,34 @@
+import type { VehicleState } from '../../vehicle';
+import type { Reading } from '../reading';
+
+/** Where a bunch's colours come from: a car's own, or the leads of an aftermarket radio. */
+export const HARNESS_FAMILIES = ['factory', 'aftermarket'] as const;
+/** One family. Colours mean nothing outside their own. */
+export type HarnessFamily = (typeof HARNESS_FAMILIES)[number];
+
+/** One cut wire of a bunch as it can be seen. */
+export interface HarnessWire {
+  readonly id: string;
+  /** Name used in instructions, e.g. "W3 yellow". */
+  readonly name: string;
+  /** Colour as seen, IEC 60757 codes such as `BU/PK`; undefined when it can't be told. */
+  readonly colour: string | undefined;
+  /** Wire it is taped or twisted with. */
+  readonly tapedWith: string | undefined;
+}
+
+/** What the installer can't or won't do now. */
+export type HarnessLimit =
+  'acc' | 'run' | 'lamps' | 'pop' | 'parkingBrake' | 'ohmmeter' | 'lamp';
+
+/** Probing a bunch of cut wires, as plain data. */
+export interface HarnessSession {
+  readonly wires: readonly HarnessWire[];
+  readonly readings: readonly Reading[];
+  readonly state: VehicleState;
+  /** By default the car's own colours. */
+  readonly family?: HarnessFamily;
+  /** Where the instrument is clipped now; ground by default. */
+  readonly clip?: 'ground' | 'constant';
+  readonly cannot?: readonly HarnessLimit[];
+}

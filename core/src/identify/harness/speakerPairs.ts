@@ -1,0 +1,101 @@
+import type { Reading } from '../reading';
+import type { WireBelief } from './beliefs';
+import { WIRE_ROLES } from './roles';
+import { isStriped, mateEvidence } from './wireColours';
+
+/** Two leads of one speaker, as far as known. */
+export interface SpeakerPair {
+  readonly plusId: string;
+  readonly minusId: string;
+  /** Which speaker popped; undefined until one did. */
+  readonly speaker: string | undefined;
+  /** Polarity is proved by the cone, or only guessed from the stripe. */
+  readonly proved: boolean;
+}
+
+/** Taped or twisted together: nearly always one speaker, or a data pair. */
+const TAPED = 40;
+/** Ohms between the leads of a speaker. Common practice: 2 to 16 Ω. */
+const SPEAKER_OHM: readonly [number, number] = [1.5, 20];
+
+const SPEAKER = WIRE_ROLES.indexOf('speaker');
+
+/** Pairs that a pop or an ohmmeter has shown. */
+export function shownPairs(readings: readonly Reading[]): SpeakerPair[] {
+  return readings.flatMap((reading): SpeakerPair[] => {
+    const { value, sourceId, otherId } = reading;
+    if (otherId === undefined || value.kind !== 'pop' || value.cone === 'none') return [];
+    const [plusId, minusId] = value.cone === 'out' ? [sourceId, otherId] : [otherId, sourceId];
+    return [{ plusId, minusId, speaker: value.speaker, proved: true }];
+  });
+}
+
+/** A pair worth popping, and how likely it is one speaker. */
+export interface PopCandidate {
+  readonly plusId: string;
+  readonly minusId: string;
+  readonly chance: number;
+}
+
+/**
+ * Pairs still to be tried, likeliest first. Each wire's mate is one of the others: the chance of a pair is its weight
+ * against all pairs that either of its wires could still make.
+ */
+export function popCandidates(
+  beliefs: readonly WireBelief[],
+  readings: readonly Reading[],
+): PopCandidate[] {
+  const paired = new Set(shownPairs(readings).flatMap((pair) => [pair.plusId, pair.minusId]));
+  const open = beliefs.filter((one) => !paired.has(one.wire.id));
+  const weights = new Map<string, number>();
+  const sums = new Map<string, number>();
+  for (const [at, left] of open.entries())
+    for (const right of open.slice(at + 1)) {
+      const weight = pairWeight(left, right, readings);
+      weights.set(`${left.wire.id} ${right.wire.id}`, weight);
+      for (const { wire } of [left, right]) sums.set(wire.id, (sums.get(wire.id) ?? 0) + weight);
+    }
+  const candidates: PopCandidate[] = [];
+  for (const [at, left] of open.entries())
+    for (const right of open.slice(at + 1)) {
+      const weight = weights.get(`${left.wire.id} ${right.wire.id}`) ?? 0;
+      if (weight <= 0) continue;
+      const share = Math.max(
+        weight / (ALONE + (sums.get(left.wire.id) ?? 0)),
+        weight / (ALONE + (sums.get(right.wire.id) ?? 0)),
+      );
+      const chance =
+        share * Math.min(left.together[SPEAKER] ?? 0, right.together[SPEAKER] ?? 0);
+      const [plus, minus] = isStriped(left.wire.colour) ? [right, left] : [left, right];
+      candidates.push({ plusId: plus.wire.id, minusId: minus.wire.id, chance });
+    }
+  return candidates.sort((left, right) => right.chance - left.chance);
+}
+
+/** Weight of a wire having no mate at all in the bunch. */
+const ALONE = 0.2;
+
+function pairWeight(left: WireBelief, right: WireBelief, readings: readonly Reading[]): number {
+  const between = readings.filter(
+    ({ sourceId, otherId }) =>
+      (sourceId === left.wire.id && otherId === right.wire.id) ||
+      (sourceId === right.wire.id && otherId === left.wire.id),
+  );
+  if (between.some(({ value }) => value.kind === 'pop' && value.cone === 'none')) return 0;
+  const ohms = between.find(({ value }) => value.kind === 'ohms')?.value;
+  const byOhms = ohms?.kind === 'ohms' ? (isSpeakerOhm(ohms.ohm) ? 300 : 0.01) : 1;
+  const taped = left.wire.tapedWith === right.wire.id || right.wire.tapedWith === left.wire.id;
+  const tapedElsewhere =
+    !taped && (left.wire.tapedWith !== undefined || right.wire.tapedWith !== undefined);
+  return (
+    byOhms *
+    mateEvidence(left.wire.colour, right.wire.colour) *
+    (taped ? TAPED : tapedElsewhere ? 0.05 : 1) *
+    (left.together[SPEAKER] ?? 0) *
+    (right.together[SPEAKER] ?? 0)
+  );
+}
+
+function isSpeakerOhm(ohm: number | null): boolean {
+  return ohm !== null && ohm >= SPEAKER_OHM[0] && ohm <= SPEAKER_OHM[1];
+}

@@ -1,0 +1,245 @@
+import type { VehicleState } from '../../vehicle';
+import { placeOf, stateAt } from '../../vehicle';
+import type { Level } from '../levels';
+import { LEVELS } from '../levels';
+import { isPlain, senseOf } from '../reading';
+import { HYPOTHESES, expectedLevels } from '../signatures';
+import { WORK_SECONDS, changeSeconds } from '../workCosts';
+import type { WireBelief } from './beliefs';
+import type { WireRole } from './roles';
+import { ROLE_OF, SETTLED, WIRE_ROLES } from './roles';
+import type { HarnessLimit, HarnessSession } from './session';
+
+/** One way of looking at wires: a state of the car, an instrument, and what it is clipped to. */
+export interface WireLook {
+  readonly name:
+    'everything on' | 'off' | 'acc' | 'run' | 'parkingBrake' | 'ohms to ground' | 'from the constant';
+  readonly state: VehicleState;
+  readonly instrument: 'meter' | 'ohmmeter' | 'lamp';
+  readonly clip: 'ground' | 'constant';
+  readonly needs: readonly HarnessLimit[];
+}
+
+/** Wires worth looking at one way, with what that costs. */
+export interface WireVisit {
+  readonly look: WireLook;
+  readonly wireIds: readonly string[];
+  readonly seconds: number;
+  /** Bits per second. */
+  readonly rate: number;
+}
+
+/** Key at run and lamps on: whatever can be live with the engine off is live, and data lines talk. */
+const EVERYTHING_ON: VehicleState = { ...stateAt('run'), lamps: true };
+
+const LOOKS: readonly WireLook[] = [
+  look('everything on', EVERYTHING_ON, ['run', 'lamps']),
+  look('off', stateAt('off'), []),
+  look('acc', stateAt('acc'), ['acc']),
+  look('run', stateAt('run'), ['run']),
+  look('parkingBrake', stateAt('parkingBrake'), ['parkingBrake']),
+  { ...look('ohms to ground', stateAt('off'), ['ohmmeter']), instrument: 'ohmmeter' },
+  {
+    ...look('from the constant', stateAt('off'), ['lamp']),
+    instrument: 'lamp',
+    clip: 'constant',
+  },
+];
+
+function look(
+  name: WireLook['name'],
+  state: VehicleState,
+  needs: readonly HarnessLimit[],
+): WireLook {
+  return { name, state, instrument: 'meter', clip: 'ground', needs };
+}
+
+/** Levels that an instrument tells apart: clipped to ground, an open wire and a grounded one look much alike. */
+const SEEN_BY: Record<WireLook['instrument'], Record<Level, number>> = {
+  meter: {
+    battery: 0,
+    ground: 1,
+    chassis: 1,
+    open: 1,
+    part: 2,
+    pulse: 3,
+    half: 4,
+    bus: 5,
+    five: 6,
+  },
+  ohmmeter: {
+    battery: 2,
+    ground: 2,
+    chassis: 1,
+    open: 0,
+    part: 2,
+    pulse: 2,
+    half: 2,
+    bus: 2,
+    five: 2,
+  },
+  lamp: {
+    battery: 0,
+    ground: 0,
+    chassis: 1,
+    open: 0,
+    part: 0,
+    pulse: 2,
+    half: 2,
+    bus: 0,
+    five: 0,
+  },
+};
+const KINDS = 7;
+/** No ohmmeter and no lamp on what may be a data or sensor line. */
+const FENCED = 0.02;
+/** A look that tells less than this of a wire is not worth a probe, bits. */
+const WORTH_A_PROBE = 0.06;
+
+/** The looks worth taking now, best first; the search for more grounds is left until the speakers are found. */
+export function wireVisits(
+  session: HarnessSession,
+  beliefs: readonly WireBelief[],
+  pairedIds: ReadonlySet<string>,
+): { readonly now: WireVisit | undefined; readonly late: WireVisit | undefined } {
+  const isSettled = (role: WireRole): boolean =>
+    beliefs.some((one) => one.role === role && one.certainty > 0.9);
+  const visits = LOOKS.filter((one) => one.clip === 'ground' || isSettled('constant'))
+    // The lamp on the constant finds ground where there is no ohmmeter.
+    .filter((one) => one.instrument !== 'lamp' || session.cannot?.includes('ohmmeter') === true)
+    .filter((one) => one.needs.every((need) => session.cannot?.includes(need) !== true))
+    .flatMap((one) => visitFor(one, session, { beliefs, pairedIds }) ?? [])
+    .sort((left, right) => right.rate - left.rate);
+  const sweep = visits.find((one) => one.look.name === 'everything on');
+  const withMeter = visits.find((one) => one.look.instrument === 'meter');
+  const forGround = visits.find((one) => one.look.instrument !== 'meter');
+  const now = sweep ?? withMeter ?? (isSettled('ground') ? undefined : forGround);
+  return { now, late: forGround };
+}
+
+function visitFor(
+  look: WireLook,
+  session: HarnessSession,
+  known: { readonly beliefs: readonly WireBelief[]; readonly pairedIds: ReadonlySet<string> },
+): WireVisit | undefined {
+  const worths = known.beliefs
+    .filter((one) => !hasLook(one.wire.id, look, session) && concerns(look, one, { session, ...known }))
+    .map((one) => ({ id: one.wire.id, bits: bitsOf(one, look) }))
+    .filter(({ bits }) => look.name === 'everything on' || bits >= WORTH_A_PROBE)
+    .sort((left, right) => right.bits - left.bits);
+  if (worths.length === 0) return undefined;
+  const clipMoves = (session.clip ?? 'ground') === look.clip ? 0 : WORK_SECONDS.clip;
+  const change = changeSeconds(session.state, look.state) + clipMoves;
+  // Ground is looked for wire by wire: the first that is found ends the search.
+  const chosen = look.instrument === 'meter' ? worths : worths.slice(0, 1);
+  const seconds = change + chosen.length * WORK_SECONDS.probe;
+  const bits = chosen.reduce((sum, worth) => sum + worth.bits, 0);
+  return { look, wireIds: chosen.map(({ id }) => id), seconds, rate: bits / seconds };
+}
+
+/** Whether a look is meant for a wire: first everything on, then what was live, then ground among what was dead. */
+function concerns(
+  look: WireLook,
+  belief: WireBelief,
+  known: {
+    readonly session: HarnessSession;
+    readonly beliefs: readonly WireBelief[];
+    readonly pairedIds: ReadonlySet<string>;
+  },
+): boolean {
+  const { session } = known;
+  if (look.name === 'everything on')
+    return !session.readings.some(
+      ({ sourceId, state, value }) =>
+        sourceId === belief.wire.id && state.key === 'run' && state.lamps && value.kind !== 'pop',
+    );
+  if (belief.certainty >= SETTLED) return false;
+  if (look.instrument === 'meter') return wasLive(belief.wire.id, session);
+  return !known.pairedIds.has(belief.wire.id) && mayCarryCurrent(belief, session);
+}
+
+function wasLive(wireId: string, session: HarnessSession): boolean {
+  return session.readings.some(
+    (reading) =>
+      reading.sourceId === wireId &&
+      isPlain(reading) &&
+      (senseOf(reading) === 'live' || reading.value.kind === 'pulsing'),
+  );
+}
+
+/** Whether a wire was read this way already. */
+export function hasLook(wireId: string, look: WireLook, session: HarnessSession): boolean {
+  const place = placeOf(look.state);
+  return session.readings.some(
+    (reading) =>
+      reading.sourceId === wireId &&
+      reading.value.kind !== 'pop' &&
+      reading.otherId === undefined &&
+      (reading.clip ?? 'ground') === look.clip &&
+      (reading.value.kind === 'ohms') === (look.instrument === 'ohmmeter') &&
+      (look.instrument !== 'meter' || placeOf(reading.state) === place),
+  );
+}
+
+/** An ohmmeter or a lamp goes only on wires that were read dead with everything on, and are no data or sensor line. */
+function mayCarryCurrent(belief: WireBelief, session: HarnessSession): boolean {
+  const { functions } = belief.given;
+  return (
+    functions.dataBus + functions.sensor + functions.lockMultiplex < FENCED &&
+    isDeadAwake(belief.wire.id, session)
+  );
+}
+
+/** Whether a wire was read with the key on and everything on, and every time dead. */
+export function isDeadAwake(wireId: string, session: HarnessSession): boolean {
+  const own = session.readings.filter(
+    (reading) => reading.sourceId === wireId && isPlain(reading),
+  );
+  return (
+    own.some(({ state }) => state.key === 'run' || state.key === 'engine') &&
+    own.every((reading) => senseOf(reading) === 'dead')
+  );
+}
+
+/** Bits about a wire's role that a look would give (mutual information between role and what the instrument tells). */
+function bitsOf(belief: WireBelief, look: WireLook): number {
+  const seen = SEEN_BY[look.instrument];
+  const joint = WIRE_ROLES.map(() => new Array<number>(KINDS).fill(0));
+  const mass = WIRE_ROLES.map(() => 0);
+  HYPOTHESES.forEach((hypothesis, index) => {
+    const weight = belief.given.hypotheses[index] ?? 0;
+    if (weight < 1e-6) return;
+    const role = WIRE_ROLES.indexOf(ROLE_OF[hypothesis.function]);
+    mass[role] = (mass[role] ?? 0) + weight;
+    expectedLevels(hypothesis, look.state).forEach((chance, level) => {
+      const row = joint[role];
+      const kind = seen[LEVELS[level] ?? 'open'];
+      if (row !== undefined) row[kind] = (row[kind] ?? 0) + weight * chance;
+    });
+  });
+  // The other wires have their say in how likely each role is; within a role the wire's own readings rule.
+  const scaled = joint.map((row, role) => {
+    const own = mass[role] ?? 0;
+    const factor = own > 0 ? (belief.together[role] ?? 0) / own : 0;
+    return row.map((value) => value * factor);
+  });
+  const kinds = new Array<number>(KINDS).fill(0);
+  for (const row of scaled) row.forEach((value, kind) => (kinds[kind] = (kinds[kind] ?? 0) + value));
+  return entropy(kinds) - conditional(scaled);
+}
+
+function conditional(joint: readonly (readonly number[])[]): number {
+  return joint.reduce((sum, row) => {
+    const mass = row.reduce((total, value) => total + value, 0);
+    return mass > 0 ? sum + mass * entropy(row.map((value) => value / mass)) : sum;
+  }, 0);
+}
+
+function entropy(chances: readonly number[]): number {
+  const total = chances.reduce((sum, chance) => sum + chance, 0);
+  if (total <= 0) return 0;
+  return chances.reduce((sum, chance) => {
+    const share = chance / total;
+    return share > 0 ? sum - share * Math.log2(share) : sum;
+  }, 0);
+}

@@ -1,0 +1,337 @@
+import type { StitchPlace, VehicleState } from '../vehicle';
+import { placeOf, stateAt } from '../vehicle';
+import type { Field } from './field';
+import { HOPELESS, SURE, TOO_RISKY, welcomeOf } from './field';
+import { LEVELS } from './levels';
+import type { Meeting } from './needs';
+import { meetsProbability } from './needs';
+import { HYPOTHESES, UNKNOWN_LEVELS, isLive } from './signatures';
+import type { Verdict } from './verdict';
+import { VISIT_ORDER, WORK_SECONDS, changeSeconds } from './workCosts';
+
+/** One place where a source is still to be read for a need. */
+export interface Check {
+  readonly place: StitchPlace;
+  /** Share of the doubt that the expected reading takes away, 0 to 1. */
+  readonly gain: number;
+}
+
+/** A source followed up for a need: what is left to read, and what that costs. */
+export interface Pursuit {
+  readonly meeting: Meeting;
+  readonly verdict: Verdict;
+  /** Chance that it serves, weighed by how welcome it is. */
+  readonly worth: number;
+  readonly checks: readonly Check[];
+  /** Expected seconds until it is settled, given up at the first reading that speaks against it. */
+  readonly seconds: number;
+  /** Chance that it is safety-critical even if every check comes out as hoped. */
+  readonly danger: number;
+}
+
+/** Only so many of the most promising sources per need are worked out. */
+const LONG_LIST = 8;
+/** Readings alone have settled it when this much doubt is left. */
+const DOUBT_BY_READINGS = 0.08;
+/** A place tells something only where sources that serve agree this far. */
+const AGREED = 0.7;
+/** How many times worse a safety-critical circuit is than a plain failure. */
+const CRITICAL_WEIGHT = 4;
+/** Waiting for sleep or a shed load is no work, and one wait serves every source, s. */
+const WAIT_SECONDS = 8;
+/** A disputed state is read again until so many readings are there. */
+const DISPUTE_READINGS = 3;
+/** Gain of a look-alike that must be seen although little doubt is left. */
+const NAMING_GAIN = 0.05;
+
+const BATTERY = LEVELS.indexOf('battery');
+const UNKNOWN_LIVE = UNKNOWN_LEVELS[BATTERY] ?? 0;
+
+/** Whether each hypothesis is live at each place; prepared once. */
+const LIVE_AT: ReadonlyMap<StitchPlace, readonly boolean[]> = new Map(
+  VISIT_ORDER.map((place) => [
+    place,
+    HYPOTHESES.map((hypothesis) => isLive(hypothesis, visitState(place))),
+  ]),
+);
+
+/** The state a place is visited in for slots: lamps are looked at with the key at run, where all variants burn. */
+export function visitState(place: StitchPlace, from?: VehicleState): VehicleState {
+  const state = place === 'lamps' ? { ...stateAt('run'), lamps: true } : stateAt(place);
+  // With the key on the door does not matter: it stays as it is.
+  return state.key === 'off' || from === undefined
+    ? state
+    : { ...state, driverDoor: from.driverDoor };
+}
+
+/** The sources worth following up for a need, best first: most worth per expected second (Weitzman's index rule). */
+export function pursuitsFor(
+  meeting: Meeting,
+  field: Field,
+  given: { readonly state: VehicleState; readonly taken: ReadonlySet<string> },
+): Pursuit[] {
+  const hopeful = field.candidates
+    .filter((verdict) => !given.taken.has(verdict.sourceId))
+    .map((verdict) => ({ verdict, chance: meetsProbability(meeting, verdict.posterior) }))
+    .filter(({ chance }) => chance >= HOPELESS)
+    .map(({ verdict, chance }) => ({ verdict, worth: chance * welcomeOf(verdict, field) }))
+    .sort((left, right) => right.worth - left.worth)
+    .slice(0, LONG_LIST);
+  return hopeful
+    .map(({ verdict, worth }) => ({
+      meeting,
+      verdict,
+      worth,
+      ...checksFor(meeting, verdict, { state: given.state, until: field.until }),
+    }))
+    .filter((pursuit) => pursuit.checks.length > 0 && pursuit.danger <= TOO_RISKY)
+    .sort((left, right) => right.worth / right.seconds - left.worth / left.seconds);
+}
+
+/** Doubts by hypothesis, "none of these" last; taken away as places are supposed to be read as expected. */
+interface Doubt {
+  readonly believed: number[];
+  readonly byReadings: number[];
+  readonly critical: number[];
+}
+
+/**
+ * The places still to be read until a source is settled for a need, in the order in which they take most doubt away
+ * per second, and the expected seconds of that.
+ */
+function checksFor(
+  meeting: Meeting,
+  verdict: Verdict,
+  given: { readonly state: VehicleState; readonly until: Field['until'] },
+): Pick<Pursuit, 'checks' | 'seconds' | 'danger'> {
+  const confirming = confirmationOf(meeting, verdict, given.state);
+  if (confirming !== undefined) return confirming;
+  const left = new Set(VISIT_ORDER.filter((place) => !isSettled(place, verdict)));
+  const chosen = withoutNeedless(
+    meeting,
+    verdict,
+    settlingChecks(meeting, verdict, { left, state: given.state }),
+  );
+  for (const { place } of given.until === 'function' ? verdict.missing : [])
+    if (left.has(place) && !chosen.some((one) => one.place === place))
+      chosen.push({ place, gain: NAMING_GAIN, expectLive: true });
+  for (const { place } of verdict.contradictions)
+    if (left.has(place)) chosen.push({ place, gain: 1, expectLive: true });
+  const danger = dangerAfter(meeting, verdict, chosen);
+  const seconds = expectedSeconds(meeting, verdict, { chosen, state: given.state });
+  return { checks: chosen, danger, seconds: Math.max(1, seconds) + DANGER_SECONDS * danger };
+}
+
+/** What a safety-critical circuit taken by mistake is worth in seconds of work: half an hour. */
+const DANGER_SECONDS = 500;
+
+/** Chance that a source is safety-critical although it serves and every check came out as hoped. */
+function dangerAfter(meeting: Meeting, verdict: Verdict, steps: readonly Step[]): number {
+  const doubt = doubtOf(meeting, verdict);
+  for (const { place, expectLive } of steps) remove(doubt, place, expectLive);
+  let critical = 0;
+  let serving = 0;
+  meeting.meets.forEach((meets, index) => {
+    if (!meets || isRuledOut(index, steps)) return;
+    critical += doubt.critical[index] ?? 0;
+    serving += verdict.posterior.hypotheses[index] ?? 0;
+  });
+  return serving > 0 ? critical / serving : 0;
+}
+
+function isRuledOut(index: number, steps: readonly Step[]): boolean {
+  return steps.some(({ place, expectLive }) => LIVE_AT.get(place)?.[index] !== expectLive);
+}
+
+/** A check with the outcome that speaks for the source. */
+interface Step extends Check {
+  readonly expectLive: boolean;
+}
+
+/** Checks until no doubt is left, each the one that takes most away per second. */
+function settlingChecks(
+  meeting: Meeting,
+  verdict: Verdict,
+  from: { readonly left: ReadonlySet<StitchPlace>; readonly state: VehicleState },
+): Step[] {
+  const doubt = doubtOf(meeting, verdict);
+  const left = new Set(from.left);
+  const steps: Step[] = [];
+  let { state } = from;
+  while (isOpen(doubt)) {
+    const best = bestCheck(meeting, { verdict, doubt, left, state });
+    if (best === undefined) break;
+    steps.push(best);
+    left.delete(best.place);
+    state = visitState(best.place, state);
+    remove(doubt, best.place, best.expectLive);
+  }
+  return steps;
+}
+
+/** Leaves out the checks that later ones make needless; the last ones, cranking and sleep, often settle most. */
+function withoutNeedless(meeting: Meeting, verdict: Verdict, steps: readonly Step[]): Step[] {
+  let kept = [...steps];
+  for (const step of [...steps].reverse()) {
+    const without = kept.filter((one) => one !== step);
+    const doubt = doubtOf(meeting, verdict);
+    for (const one of without) remove(doubt, one.place, one.expectLive);
+    if (!isOpen(doubt)) kept = without;
+  }
+  return kept;
+}
+
+/** Expected attended seconds of checks in their order, given up at the first that comes out otherwise. */
+function expectedSeconds(
+  meeting: Meeting,
+  verdict: Verdict,
+  plan: { readonly chosen: readonly Step[]; readonly state: VehicleState },
+): number {
+  const doubt = doubtOf(meeting, verdict);
+  let { state } = plan;
+  let passing = 1;
+  let seconds = 0;
+  for (const { place, expectLive } of plan.chosen) {
+    const to = visitState(place, state);
+    const change = placeOf(state) === place ? 0 : attended(state, to);
+    seconds += passing * (change + WORK_SECONDS.probe);
+    passing *= 1 - remove(doubt, place, expectLive);
+    state = to;
+  }
+  return seconds;
+}
+
+/** What the model's log names wants one live reading on this car, and saves all the other checks. */
+function confirmationOf(
+  meeting: Meeting,
+  verdict: Verdict,
+  state: VehicleState,
+): Pick<Pursuit, 'checks' | 'seconds' | 'danger'> | undefined {
+  const { claim } = verdict;
+  if (claim === undefined || verdict.status !== 'unread') return undefined;
+  const costs = VISIT_ORDER.filter((place) => expectation(meeting, verdict, place) === true).map(
+    (place) => ({ place, seconds: reluctance(state, visitState(place, state)) + WORK_SECONDS.probe }),
+  );
+  const cheapest = costs.sort((left, right) => left.seconds - right.seconds)[0];
+  if (cheapest === undefined) return undefined;
+  return {
+    checks: [{ place: cheapest.place, gain: claim.probability }],
+    seconds: cheapest.seconds,
+    danger: 0,
+  };
+}
+
+function doubtOf(meeting: Meeting, verdict: Verdict): Doubt {
+  const { hypotheses, byReadings, functions, criticalBy } = verdict.posterior;
+  const unless = (weights: readonly number[], none: number): number[] => [
+    ...weights.slice(0, HYPOTHESES.length).map((weight, index) =>
+      meeting.meets[index] === true ? 0 : weight,
+    ),
+    none,
+  ];
+  return {
+    believed: unless(hypotheses, functions.none),
+    byReadings: unless(byReadings, byReadings[HYPOTHESES.length] ?? 0),
+    critical: [...criticalBy],
+  };
+}
+
+/** Read already, and not in dispute. */
+function isSettled(place: StitchPlace, verdict: Verdict): boolean {
+  const seen = verdict.posterior.evidence.filter((one) => placeOf(one.state) === place);
+  if (seen.length === 0) return false;
+  const disputed = verdict.contradictions.some((one) => one.place === place);
+  const count = seen.reduce((sum, one) => sum + one.readings.length, 0);
+  return !disputed || count >= DISPUTE_READINGS;
+}
+
+function isOpen(doubt: Doubt): boolean {
+  return sum(doubt.believed) > 1 - SURE || sum(doubt.byReadings) > DOUBT_BY_READINGS;
+}
+
+function bestCheck(
+  meeting: Meeting,
+  at: {
+    readonly verdict: Verdict;
+    readonly doubt: Doubt;
+    readonly left: ReadonlySet<StitchPlace>;
+    readonly state: VehicleState;
+  },
+): { place: StitchPlace; gain: number; expectLive: boolean } | undefined {
+  let best: { place: StitchPlace; gain: number; expectLive: boolean } | undefined;
+  let bestRate = 0;
+  for (const place of at.left) {
+    const expectLive = expectation(meeting, at.verdict, place);
+    if (expectLive === undefined) continue;
+    const gain = doubtTaken(at.doubt, place, expectLive);
+    const rate = gain / (reluctance(at.state, visitState(place, at.state)) + WORK_SECONDS.probe);
+    if (gain > MIN_GAIN && rate > bestRate) {
+      best = { place, gain, expectLive };
+      bestRate = rate;
+    }
+  }
+  return best;
+}
+
+/** A check that takes less doubt away than this is not worth a probe. */
+const MIN_GAIN = 0.01;
+
+/** What a place shows if the source serves; undefined where sources that serve differ. */
+function expectation(meeting: Meeting, verdict: Verdict, place: StitchPlace): boolean | undefined {
+  const live = LIVE_AT.get(place) ?? [];
+  let liveWeight = 0;
+  let whole = 0;
+  verdict.posterior.hypotheses.forEach((weight, index) => {
+    if (meeting.meets[index] !== true) return;
+    whole += weight;
+    if (live[index] === true) liveWeight += weight;
+  });
+  if (whole <= 0) return undefined;
+  const share = liveWeight / whole;
+  if (share >= AGREED) return true;
+  return share <= 1 - AGREED ? false : undefined;
+}
+
+function doubtTaken(doubt: Doubt, place: StitchPlace, expectLive: boolean): number {
+  const live = LIVE_AT.get(place) ?? [];
+  let taken = 0;
+  for (let index = 0; index < HYPOTHESES.length; index += 1)
+    if (live[index] !== expectLive)
+      taken +=
+        (doubt.believed[index] ?? 0) +
+        (doubt.byReadings[index] ?? 0) +
+        CRITICAL_WEIGHT * (doubt.critical[index] ?? 0);
+  const none = (doubt.believed[HYPOTHESES.length] ?? 0) + (doubt.byReadings[HYPOTHESES.length] ?? 0);
+  return taken + none * (expectLive ? 1 - UNKNOWN_LIVE : UNKNOWN_LIVE);
+}
+
+/** Takes away what the expected reading speaks against; the answer is how likely it was to come otherwise. */
+function remove(doubt: Doubt, place: StitchPlace, expectLive: boolean): number {
+  const live = LIVE_AT.get(place) ?? [];
+  let failing = 0;
+  for (let index = 0; index < HYPOTHESES.length; index += 1) {
+    if (live[index] === expectLive) continue;
+    failing += doubt.believed[index] ?? 0;
+    doubt.believed[index] = 0;
+    doubt.byReadings[index] = 0;
+    doubt.critical[index] = 0;
+  }
+  const keeps = expectLive ? UNKNOWN_LIVE : 1 - UNKNOWN_LIVE;
+  for (const weights of [doubt.believed, doubt.byReadings])
+    weights[HYPOTHESES.length] = (weights[HYPOTHESES.length] ?? 0) * keeps;
+  return Math.min(1, failing);
+}
+
+/** Attended seconds of a change; a wait counts as little work. */
+function attended(from: VehicleState, to: VehicleState): number {
+  return Math.min(changeSeconds(from, to), WAIT_SECONDS);
+}
+
+/** How unwillingly a change is made: waits come last. */
+function reluctance(from: VehicleState, to: VehicleState): number {
+  return changeSeconds(from, to);
+}
+
+function sum(weights: readonly number[]): number {
+  return weights.reduce((total, weight) => total + weight, 0);
+}

@@ -1,0 +1,7 @@
+export { careful, labelFirst, sweep } from './byHand';
+export type { Choice } from './byHand';
+export { followPlan } from './byPlan';
+export { NO_SCORE, addScores, scoreOf } from './score';
+export type { Score } from './score';
+export { LEGEND_SECONDS, sourcesOf, trialCar } from './trialCar';
+export type { Effort, TrialCar } from './trialCar';

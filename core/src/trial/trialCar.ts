@@ -1,0 +1,93 @@
+import type { BenchCar, GeneratedVehicle } from '../bench';
+import { benchCar, lampShows, meterShows, seededRandom } from '../bench';
+import type { Reading, ReadingValue, Source } from '../identify';
+import { WORK_SECONDS, changeSeconds } from '../identify';
+import type { VehicleState } from '../vehicle';
+import { PARKED } from '../vehicle';
+
+/** What a job on a trial car has taken so far. */
+export interface Effort {
+  /** Attended seconds, reading the whole legend included; waits for sleep are counted apart. */
+  readonly seconds: number;
+  readonly probes: number;
+  readonly changes: number;
+  readonly sleeps: number;
+}
+
+/** A simulated car with an instrument in hand and a clock running. */
+export interface TrialCar {
+  readonly sources: readonly Source[];
+  /** Readings taken so far, in order. */
+  readonly readings: readonly Reading[];
+  /** Brings the car to a state. */
+  readonly go: (state: VehicleState) => void;
+  /** Touches a slot in the state the car is in. */
+  readonly probe: (sourceId: string) => Reading;
+  readonly state: () => VehicleState;
+  readonly effort: () => Effort;
+}
+
+/** Seconds to read the whole legend, whoever does it and however. */
+export const LEGEND_SECONDS = 60;
+/** Keeps the instrument's noise apart from what drew the car. */
+const NOISE_SEED = 99_991;
+
+/** The slots of a generated car as the identification may see them: nothing of the truth. */
+export function sourcesOf(vehicle: GeneratedVehicle): Source[] {
+  return vehicle.slots.map((slot) => ({
+    id: slot.id,
+    name: slot.id,
+    legend: slot.legend,
+    fitted: true,
+    tappable: true,
+    logged: undefined,
+    ratingA: slot.ratingA,
+  }));
+}
+
+/** A car to try a way of working on. */
+export function trialCar(
+  vehicle: GeneratedVehicle,
+  by: { readonly seed: number; readonly instrument: 'meter' | 'lamp'; readonly car?: BenchCar },
+): TrialCar {
+  const car = by.car ?? benchCar(vehicle.truth);
+  const random = seededRandom(by.seed + NOISE_SEED);
+  const readings: Reading[] = [];
+  let state = PARKED;
+  let effort: Effort = { seconds: LEGEND_SECONDS, probes: 0, changes: 0, sleeps: 0 };
+  const spend = (seconds: number, more: Partial<Effort>): void => {
+    effort = { ...effort, ...more, seconds: effort.seconds + seconds };
+  };
+  return {
+    sources: sourcesOf(vehicle),
+    readings,
+    go: (to) => {
+      const sleeps = to.asleep && !state.asleep;
+      const seconds = sleeps ? 0 : changeSeconds(state, to);
+      spend(seconds, {
+        changes: effort.changes + (seconds > 0 || sleeps ? 1 : 0),
+        sleeps: effort.sleeps + (sleeps ? 1 : 0),
+      });
+      state = to;
+    },
+    probe: (sourceId) => {
+      const touch = { pointId: sourceId, state };
+      const value: ReadingValue =
+        by.instrument === 'lamp'
+          ? { kind: 'glow', glow: lampShows(car, touch).burns }
+          : meterShows(car, touch, random);
+      const reading: Reading = {
+        id: `r${readings.length}`,
+        sourceId,
+        contact: undefined,
+        state,
+        value,
+      };
+      readings.push(reading);
+      spend(WORK_SECONDS.probe, { probes: effort.probes + 1 });
+      return reading;
+    },
+    state: () => state,
+    effort: () => effort,
+  };
+}
