@@ -4,6 +4,7 @@ export type { DeviceView, FeedRole } from './device';
 export {
   CreateJobRequest,
   FeedPlanInput,
+  HarnessWireInput,
   JobVehicleInput,
   PHASES,
   STEERING_SIDES,
@@ -12,8 +13,8 @@ export {
 } from './job';
 export type { JobView, Phase, SteeringSide } from './job';
 export type { ProblemDocument } from './problem';
-export { INSTRUMENTS, MeterRequest, ReadingRequest, toCoreReading } from './reading';
-export type { InstrumentName, MeterView, ReadingView } from './reading';
+export { INSTRUMENTS, ReadingRequest, seenOf, toCoreReading } from './reading';
+export type { InstrumentName, ReadingView, SeenView } from './reading';
 export { SignInRequest, USER_ROLES } from './session';
 export type { DemoAccount, SessionView, UserRole, UserView } from './session';
 export { LogTapRequest, ProofInput, toTapClaim } from './tapPoint';

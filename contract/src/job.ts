@@ -10,13 +10,20 @@ import {
   IsString,
   IsUUID,
   Length,
+  Matches,
   Max,
   Min,
   ValidateNested,
 } from 'class-validator';
+import { STITCH_PLACES, WIRE_COLOURS } from '@lucky-thread/core/vehicle';
+import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import { PROOF_KINDS } from '@lucky-thread/core/prove';
 import type { ProofKind } from '@lucky-thread/core/prove';
 import { DeviceInput } from './device';
+
+const CODES = Object.keys(WIRE_COLOURS).join('|');
+/** Base, and a stripe after a slash. */
+const WIRE_COLOUR = new RegExp(`^(${CODES})(/(${CODES}))?$`);
 
 /** The phases of a job in the order people work. */
 export const PHASES = [
@@ -119,6 +126,29 @@ export class FeedPlanInput {
   proofs?: ProofKind[];
 }
 
+/** One wire of the job's bunch of cut wires. */
+export class HarnessWireInput {
+  /** Id within the job, `harness/…`. */
+  @Matches(/^harness\/[A-Za-z0-9-]{1,20}$/, { message: 'a wire’s id looks like harness/W1' })
+  id!: string;
+
+  /** Name in instructions. */
+  @IsString()
+  @Length(1, 24)
+  name!: string;
+
+  /** Colour as seen, IEC 60757: base, then stripe; left out when it can't be told. */
+  @IsOptional()
+  @Matches(WIRE_COLOUR, { message: 'a colour is a code such as BU or BU/PK' })
+  colour?: string;
+
+  /** Wire it is taped or twisted with. */
+  @IsOptional()
+  @IsString()
+  @Length(1, 40)
+  tapedWith?: string;
+}
+
 /** A change to a job; refused when the job has moved on since `version`. */
 export class UpdateJobRequest {
   /** Version the change was made from. */
@@ -139,6 +169,20 @@ export class UpdateJobRequest {
   @ValidateNested({ each: true })
   @Type(() => FeedPlanInput)
   plan?: FeedPlanInput[];
+
+  /** The bunch of cut wires. */
+  @IsOptional()
+  @ArrayMaxSize(40)
+  @ArrayUnique((wire: HarnessWireInput) => wire.id, { message: 'a wire is there twice' })
+  @ValidateNested({ each: true })
+  @Type(() => HarnessWireInput)
+  harness?: HarnessWireInput[];
+
+  /** Checks left for later, such as the one on the sleeping car. */
+  @IsOptional()
+  @ArrayUnique()
+  @IsIn(STITCH_PLACES, { each: true })
+  deferred?: StitchPlace[];
 }
 
 /** A job as the server keeps it. */
@@ -150,6 +194,10 @@ export interface JobView {
   readonly device: DeviceInput;
   readonly phase: Phase;
   readonly plan: readonly FeedPlanInput[];
+  /** The bunch of cut wires; empty when none was opened. */
+  readonly harness: readonly HarnessWireInput[];
+  /** Checks left for later. */
+  readonly deferred: readonly StitchPlace[];
   readonly version: number;
   readonly createdAt: string;
   readonly updatedAt: string;

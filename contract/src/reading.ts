@@ -1,5 +1,5 @@
-import { GLOWS, MAX_READING_V } from '@lucky-thread/core/identify';
-import type { Glow, Reading } from '@lucky-thread/core/identify';
+import { CONES, GLOWS, MAX_READING_OHM, MAX_READING_V } from '@lucky-thread/core/identify';
+import type { Cone, Glow, Reading, ReadingValue } from '@lucky-thread/core/identify';
 import { Type } from 'class-transformer';
 import {
   IsDefined,
@@ -17,12 +17,15 @@ import {
 import { VehicleStateInput } from './vehicleState';
 
 /** How a value reached the log. */
-export const INSTRUMENTS = ['meter', 'lamp', 'simulatedMeter'] as const;
+export const INSTRUMENTS = ['meter', 'lamp', 'simulatedMeter', 'led', 'ohmmeter', 'pop'] as const;
 /** One instrument. */
 export type InstrumentName = (typeof INSTRUMENTS)[number];
 
-/** Where an instrument touches, and in which state of the car. */
-export class MeterRequest {
+const METERS: readonly InstrumentName[] = ['meter', 'simulatedMeter'];
+const LAMPS: readonly InstrumentName[] = ['lamp', 'led'];
+
+/** One observation at a slot or wire, sent under the id its maker gave it. */
+export class ReadingRequest {
   /** Slot id, e.g. `dash/F12`. */
   @IsString()
   @Length(1, 80)
@@ -38,25 +41,60 @@ export class MeterRequest {
   @ValidateNested()
   @Type(() => VehicleStateInput)
   state!: VehicleStateInput;
-}
 
-/** One observation at a slot, sent under the id its maker gave it. */
-export class ReadingRequest extends MeterRequest {
   /** What it was read with. */
   @IsIn(INSTRUMENTS)
   instrument!: InstrumentName;
 
-  /** Volts against ground, for a meter. */
-  @ValidateIf((reading: ReadingRequest) => reading.instrument !== 'lamp')
+  /** Volts against the clip, for a meter; the lowest seen when the digits jump. */
+  @ValidateIf((reading: ReadingRequest) => METERS.includes(reading.instrument))
   @IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'volts must be a number' })
   @Min(-MAX_READING_V, { message: `volts must lie within ±${MAX_READING_V} V: check the unit` })
   @Max(MAX_READING_V, { message: `volts must lie within ±${MAX_READING_V} V: check the unit` })
   volts?: number;
 
-  /** Glow, for a lamp. */
-  @ValidateIf((reading: ReadingRequest) => reading.instrument === 'lamp')
+  /** Highest volts seen when the meter's digits jump; left out when they stand still. */
+  @IsOptional()
+  @IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'volts must be a number' })
+  @Min(-MAX_READING_V, { message: `volts must lie within ±${MAX_READING_V} V: check the unit` })
+  @Max(MAX_READING_V, { message: `volts must lie within ±${MAX_READING_V} V: check the unit` })
+  highVolts?: number;
+
+  /** Glow, for a lamp or an LED tester. */
+  @ValidateIf((reading: ReadingRequest) => LAMPS.includes(reading.instrument))
   @IsIn(GLOWS)
   glow?: Glow;
+
+  /** Ohms, for an ohmmeter; left out when there is no continuity. */
+  @IsOptional()
+  @IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'ohms must be a number' })
+  @Min(0, { message: 'ohms must be zero or more' })
+  @Max(MAX_READING_OHM, { message: `ohms must be at most ${MAX_READING_OHM} Ω: check the unit` })
+  ohms?: number;
+
+  /** What a 9 V pop did, for the pop. */
+  @ValidateIf((reading: ReadingRequest) => reading.instrument === 'pop')
+  @IsIn(CONES)
+  cone?: Cone;
+
+  /** Which speaker popped, in the installer's words. */
+  @IsOptional()
+  @IsString()
+  @Length(1, 40)
+  speaker?: string;
+
+  /** The second wire of a pop or of ohms between two wires. */
+  @ValidateIf(
+    (reading: ReadingRequest) => reading.instrument === 'pop' || reading.otherId !== undefined,
+  )
+  @IsString({ message: 'the second wire is missing' })
+  @Length(1, 80)
+  otherId?: string;
+
+  /** What the instrument was clipped to; left out: ground. */
+  @IsOptional()
+  @IsIn(['ground', 'constant'])
+  clip?: 'ground' | 'constant';
 
   /** When it was taken, by the installer's clock. */
   @IsISO8601()
@@ -72,29 +110,82 @@ export interface ReadingView {
   readonly instrument: InstrumentName;
   readonly volts: number | null;
   readonly glow: Glow | null;
+  readonly highVolts: number | null;
+  readonly ohms: number | null;
+  readonly cone: Cone | null;
+  readonly speaker: string | null;
+  readonly otherId: string | null;
+  readonly clip: 'ground' | 'constant' | null;
   readonly takenAt: string;
   readonly takenBy: string;
   /** When it was withdrawn; null while it counts. */
   readonly withdrawnAt: string | null;
 }
 
+/** The part of a stored or pending reading that says what was seen. */
+export type SeenView = Pick<
+  ReadingView,
+  | 'id'
+  | 'sourceId'
+  | 'contact'
+  | 'state'
+  | 'instrument'
+  | 'volts'
+  | 'glow'
+  | 'highVolts'
+  | 'ohms'
+  | 'cone'
+  | 'speaker'
+  | 'otherId'
+  | 'clip'
+>;
+
 /** A stored or pending reading as the core takes it. */
-export function toCoreReading(
-  view: Pick<ReadingView, 'id' | 'sourceId' | 'contact' | 'state' | 'volts' | 'glow'>,
-): Reading {
+export function toCoreReading(view: SeenView): Reading {
   return {
     id: view.id,
     sourceId: view.sourceId,
     contact: view.contact ?? undefined,
     state: view.state,
-    value:
-      view.glow !== null
-        ? { kind: 'glow', glow: view.glow }
-        : { kind: 'volts', volts: view.volts ?? 0 },
+    value: toValue(view),
+    ...(view.otherId === null ? {} : { otherId: view.otherId }),
+    ...(view.clip === null ? {} : { clip: view.clip }),
   };
 }
 
-/** What the simulated meter shows. */
-export interface MeterView {
-  readonly volts: number;
+function toValue(view: SeenView): ReadingValue {
+  switch (view.instrument) {
+    case 'lamp':
+      return { kind: 'glow', glow: view.glow ?? 'dark' };
+    case 'led':
+      return { kind: 'led', glow: view.glow ?? 'dark' };
+    case 'ohmmeter':
+      return { kind: 'ohms', ohm: view.ohms };
+    case 'pop':
+      return { kind: 'pop', cone: view.cone ?? 'none', speaker: view.speaker ?? undefined };
+    case 'meter':
+    case 'simulatedMeter':
+      return view.highVolts === null
+        ? { kind: 'volts', volts: view.volts ?? 0 }
+        : { kind: 'pulsing', lowV: view.volts ?? 0, highV: view.highVolts };
+  }
+}
+
+/** What a reading request leaves out, as a stored reading has it. */
+export function seenOf(id: string, request: ReadingRequest): SeenView {
+  return {
+    id,
+    sourceId: request.sourceId,
+    contact: request.contact ?? null,
+    state: request.state,
+    instrument: request.instrument,
+    volts: request.volts ?? null,
+    glow: request.glow ?? null,
+    highVolts: request.highVolts ?? null,
+    ohms: request.ohms ?? null,
+    cone: request.cone ?? null,
+    speaker: request.speaker ?? null,
+    otherId: request.otherId ?? null,
+    clip: request.clip ?? null,
+  };
 }

@@ -1,5 +1,5 @@
 import type { Panel } from '@lucky-thread/core/vehicle';
-import type { SteeringSide } from './job';
+import type { HarnessWireInput, SteeringSide } from './job';
 
 /** A vehicle model as lists show it. */
 export interface ModelSummary {
@@ -21,6 +21,8 @@ export interface ModelSummary {
 /** A vehicle model with its panels. */
 export interface ModelView extends ModelSummary {
   readonly panels: readonly Panel[];
+  /** The bunch of wires behind the radio, as it can be seen, where one is known; else empty. */
+  readonly bunch: readonly HarnessWireInput[];
   /** Whether a simulated car stands behind it, so that the simulated meter can be used. */
   readonly simulated: boolean;
 }

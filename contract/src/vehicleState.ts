@@ -1,8 +1,11 @@
 import { KEY_POSITIONS } from '@lucky-thread/core/vehicle';
-import type { KeyPosition, VehicleState } from '@lucky-thread/core/vehicle';
-import { IsBoolean, IsIn } from 'class-validator';
+import type { KeyPosition, LockSwitch, VehicleState } from '@lucky-thread/core/vehicle';
+import { IsBoolean, IsIn, IsNumber, IsOptional, Max, Min } from 'class-validator';
 
-/** The state the car is in, as the installer set it. */
+/** Minutes in a week: no car is probed later than that after its key went off. */
+const MOST_MINUTES = 10_080;
+
+/** The state the car is in, as the installer set it. What is left out is at rest. */
 export class VehicleStateInput implements VehicleState {
   /** Ignition switch. */
   @IsIn(KEY_POSITIONS)
@@ -23,4 +26,41 @@ export class VehicleStateInput implements VehicleState {
   /** Modules asleep. */
   @IsBoolean()
   asleep!: boolean;
+
+  /** Panel dimmer turned down. */
+  @IsOptional()
+  @IsBoolean()
+  dimmed?: boolean;
+
+  /** Brake pedal pressed. */
+  @IsOptional()
+  @IsBoolean()
+  brake?: boolean;
+
+  /** Gear in reverse. */
+  @IsOptional()
+  @IsBoolean()
+  reverse?: boolean;
+
+  /** Parking brake on. */
+  @IsOptional()
+  @IsBoolean()
+  parkingBrake?: boolean;
+
+  /** Lock switch as it is held. */
+  @IsOptional()
+  @IsIn(['rest', 'lock', 'unlock'])
+  lockSwitch?: LockSwitch;
+
+  /** Hazard lamps on. */
+  @IsOptional()
+  @IsBoolean()
+  hazard?: boolean;
+
+  /** Minutes since the key went off. */
+  @IsOptional()
+  @IsNumber({ allowNaN: false, allowInfinity: false })
+  @Min(0)
+  @Max(MOST_MINUTES)
+  minutesSinceKeyOff?: number;
 }

@@ -1,8 +1,10 @@
 import { existsSync } from 'node:fs';
+import http from 'node:http';
+import type { Server } from 'node:http';
 import path from 'node:path';
 import compression from 'compression';
 import express from 'express';
-import type { Express } from 'express';
+import type { Express, RequestHandler } from 'express';
 import helmet from 'helmet';
 import type { DemoAccount } from '@lucky-thread/contract';
 import { authRoutes } from './auth/routes';
@@ -11,7 +13,7 @@ import type { OpenDatabase } from './db/database';
 import { deviceRoutes } from './devices/routes';
 import { problemHandler, unknownRoute } from './http/handlers';
 import { jobRoutes } from './jobs/routes';
-import { meterRoutes } from './meter/routes';
+import { attachMeter } from './meter/attachMeter';
 import { readingRoutes } from './readings/routes';
 import { tapRoutes } from './taps/routes';
 import { vehicleRoutes } from './vehicles/routes';
@@ -28,8 +30,15 @@ export interface AppParts {
   readonly random: () => number;
 }
 
-/** The whole server: API under `/api`, the web app everywhere else. */
-export function createApp(parts: AppParts): Express {
+/** The whole server: API under `/api`, the meter's WebSocket, the web app everywhere else. */
+export function createServer(parts: AppParts): Server {
+  const handling = sessions(parts.database.pool, parts.sessionSecret);
+  const server = http.createServer(createApp(parts, handling));
+  attachMeter(server, { db: parts.database.db, sessions: handling, random: parts.random });
+  return server;
+}
+
+function createApp(parts: AppParts, handling: RequestHandler): Express {
   const { db, pool } = parts.database;
   const app = express();
   app.disable('x-powered-by');
@@ -39,10 +48,10 @@ export function createApp(parts: AppParts): Express {
     await pool.query('select 1');
     response.json({ ok: true });
   });
-  app.use('/api', express.json({ limit: '256kb' }), sessions(pool, parts.sessionSecret));
+  app.use('/api', express.json({ limit: '256kb' }), handling);
   app.use('/api', authRoutes(db, parts.demoAccounts), requireSession);
   app.use('/api', vehicleRoutes(db), deviceRoutes(db), jobRoutes(db), readingRoutes(db));
-  app.use('/api', tapRoutes(db), meterRoutes(db, parts.random));
+  app.use('/api', tapRoutes(db));
   app.use('/api', unknownRoute);
   if (parts.webFolder !== undefined) serveWeb(app, parts.webFolder);
   app.use(problemHandler);
@@ -58,6 +67,7 @@ const SECURITY: Parameters<typeof helmet>[0] = {
       styleSrc: ["'self'", "'unsafe-inline'"],
       imgSrc: ["'self'", 'data:', 'blob:'],
       workerSrc: ["'self'"],
+      connectSrc: ["'self'"],
       objectSrc: ["'none'"],
       frameAncestors: ["'none'"],
       baseUri: ["'self'"],

@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import { createApp } from './app';
+import { createServer } from './app';
 import { migrateDatabase, openDatabase } from './db/database';
 import { seed } from './demo/seed';
 
@@ -11,7 +11,7 @@ async function main(): Promise<void> {
   await migrateDatabase(database);
   const demo = process.env.DEMO !== '0';
   const seeded = await seed(database.db, demo);
-  const app = createApp({
+  const server = createServer({
     database,
     sessionSecret: process.env.SESSION_SECRET ?? randomBytes(32).toString('base64url'),
     demoAccounts: seeded.demoAccounts,
@@ -19,11 +19,11 @@ async function main(): Promise<void> {
     random: Math.random,
   });
   const port = Number(process.env.PORT ?? 4180);
-  const server = app.listen(port, '127.0.0.1', (error?: Error) => {
-    if (error !== undefined) {
-      console.error(`The server could not listen on port ${port}: ${error.message}`);
-      process.exit(1);
-    }
+  server.once('error', (error) => {
+    console.error(`The server could not listen on port ${port}: ${error.message}`);
+    process.exit(1);
+  });
+  server.listen(port, '127.0.0.1', () => {
     if (seeded.firstPassword !== undefined)
       console.log(`First account: login "lead", password "${seeded.firstPassword}" (shown once).`);
     process.send?.('ready');

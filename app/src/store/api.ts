@@ -4,8 +4,6 @@ import type {
   ImportResult,
   JobView,
   LogTapRequest,
-  MeterRequest,
-  MeterView,
   ModelSummary,
   ModelView,
   ReadingRequest,
@@ -98,9 +96,6 @@ export const api = createApi({
         method: 'PUT',
       }),
     }),
-    readMeter: build.mutation<MeterView, { jobId: string; body: MeterRequest }>({
-      query: ({ jobId, body }) => ({ url: `/jobs/${jobId}/meter`, method: 'POST', body }),
-    }),
     logTap: build.mutation<TapPointView, { jobId: string; id: string; body: LogTapRequest }>({
       query: ({ jobId, id, body }) => ({ url: `/jobs/${jobId}/taps/${id}`, method: 'PUT', body }),
       invalidatesTags: ['Taps', 'Jobs', 'Models'],
@@ -122,6 +117,5 @@ export const {
   useCreateJobMutation,
   useUpdateJobMutation,
   useReadingsQuery,
-  useReadMeterMutation,
   useLogTapMutation,
 } = api;

@@ -1,3 +1,4 @@
+import type { Until } from '@lucky-thread/core/identify';
 import type { StateChange, StitchPlace, VehicleState } from '@lucky-thread/core/vehicle';
 import { nextState } from '@lucky-thread/core/vehicle';
 import type { PayloadAction } from '@reduxjs/toolkit';
@@ -9,6 +10,8 @@ export interface Probing {
   readonly slotId: string | undefined;
   /** Places left for later. */
   readonly cannot: readonly StitchPlace[];
+  /** How far testing goes: until the feeds are served, or until the log can name each function. */
+  readonly until: Until;
 }
 
 const initialState: Record<string, Probing> = {};
@@ -18,9 +21,16 @@ const slice = createSlice({
   initialState,
   reducers: {
     /** The job's probing begins or is taken up again in a state. */
-    probingOpened: (all, action: PayloadAction<{ jobId: string; state: VehicleState }>) => {
-      const { jobId, state } = action.payload;
-      all[jobId] ??= { state, slotId: undefined, cannot: [] };
+    probingOpened: (
+      all,
+      action: PayloadAction<{
+        jobId: string;
+        state: VehicleState;
+        deferred: readonly StitchPlace[];
+      }>,
+    ) => {
+      const { jobId, state, deferred } = action.payload;
+      all[jobId] ??= { state, slotId: undefined, cannot: [...deferred], until: 'function' };
     },
     carChanged: (all, action: PayloadAction<{ jobId: string; change: StateChange }>) => {
       const probing = all[action.payload.jobId];
@@ -40,6 +50,10 @@ const slice = createSlice({
       const probing = all[action.payload.jobId];
       if (probing !== undefined) probing.slotId = action.payload.slotId;
     },
+    untilChanged: (all, action: PayloadAction<{ jobId: string; until: Until }>) => {
+      const probing = all[action.payload.jobId];
+      if (probing !== undefined) probing.until = action.payload.until;
+    },
     placeDeferred: (
       all,
       action: PayloadAction<{ jobId: string; place: StitchPlace; deferred: boolean }>,
@@ -53,6 +67,6 @@ const slice = createSlice({
   },
 });
 
-export const { probingOpened, carChanged, carBroughtTo, slotTouched, placeDeferred } =
+export const { probingOpened, carChanged, carBroughtTo, slotTouched, placeDeferred, untilChanged } =
   slice.actions;
 export const probeReducer = slice.reducer;

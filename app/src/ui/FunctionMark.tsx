@@ -2,7 +2,7 @@ import type { CircuitFunction } from '@lucky-thread/core/vehicle';
 import { FUNCTION_NAMES } from '@lucky-thread/core/vehicle';
 import { useId } from 'react';
 import { StyleSheet, View } from 'react-native';
-import Svg, { Circle, Defs, Line, Pattern, Rect } from 'react-native-svg';
+import Svg, { Circle, Defs, Line, Path, Pattern, Rect } from 'react-native-svg';
 import { usePalette } from './ThemeProvider';
 import { SPACE } from './tokens';
 import { Words } from './Words';
@@ -10,7 +10,27 @@ import { Words } from './Words';
 /** How the swatch of each function is filled, so that no two differ by colour alone. */
 type Fill =
   'solid' | 'dashes' | 'slant' | 'slantDots' | 'bars' | 'grid' | 'dots' | 'levels' | 'empty';
-const FILLS: Record<CircuitFunction, Fill> = {
+/** Functions of wires have their own little drawing, repeated over the swatch (a path in a square of 6). */
+const DRAWN: Partial<Record<CircuitFunction, string>> = {
+  ground: 'M0 5H6 M1.5 2.5H4.5',
+  dimmedIllumination: 'M0 1H6 M0 4H3',
+  lowBeam: 'M0 1H6 M0 3H6 M0 5H6',
+  stopLamp: 'M1 0V6 M3 0V6 M5 0V6',
+  reverse: 'M0 0L6 6',
+  turnHazard: 'M0 3L3 0L6 3L3 6Z',
+  doorSwitch: 'M0 6V2L4 0',
+  parkingBrakeSwitch: 'M3 1V3.5 M1 5H5',
+  lockNegative: 'M1 3H5',
+  lockPositive: 'M1 3H5 M3 1V5',
+  lockReversing: 'M0 1.5H3 M3 4.5H6 M4.5 3V6',
+  lockMultiplex: 'M0 3L1.5 0L3 6L4.5 0L6 3',
+  speaker: 'M1 2V4H3L5 6V0L3 2Z',
+  amplifierTurnOn: 'M1 0V6L5 3Z',
+  antennaTurnOn: 'M3 6V2 M0 0L3 2L6 0',
+  dataBus: 'M0 0L6 6 M0 6L6 0',
+  sensor: 'M0 3Q1.5 0 3 3T6 3',
+};
+const FILLS: Partial<Record<CircuitFunction, Fill>> = {
   constant: 'solid',
   timedConstant: 'dashes',
   accessory: 'slant',
@@ -28,13 +48,18 @@ const SIZE = 16;
 export function FunctionMark(props: { readonly of: CircuitFunction; readonly sure: boolean }) {
   const palette = usePalette();
   const id = useId();
-  const fill = FILLS[props.of];
+  const fill = FILLS[props.of] ?? 'empty';
+  const drawn = DRAWN[props.of];
   return (
     <View style={styles.mark}>
       <Svg width={SIZE} height={SIZE} aria-hidden>
         <Defs>
           <Pattern id={id} width={6} height={6} patternUnits="userSpaceOnUse">
-            <PatternMarks fill={fill} ink={palette.ink} />
+            {drawn === undefined ? (
+              <PatternMarks fill={fill} ink={palette.ink} />
+            ) : (
+              <Path d={drawn} stroke={palette.ink} strokeWidth={1} fill="none" />
+            )}
           </Pattern>
         </Defs>
         <Rect

@@ -9,6 +9,7 @@ import { Words } from './Words';
 const PLACES: readonly { readonly href: Href; readonly start: string; readonly label: string }[] = [
   { href: '/', start: '/', label: 'Jobs' },
   { href: '/vehicles', start: '/vehicles', label: 'Vehicles' },
+  { href: '/bench', start: '/bench', label: 'Bench' },
   { href: '/shop', start: '/shop', label: 'Shop' },
 ];
 

@@ -25,6 +25,14 @@ const PLACE_LETTERS: Record<StitchPlace, string> = {
   lamps: 'lmp',
   justOff: 'j·off',
   engine: 'eng',
+  waited: '10′',
+  dimmed: 'dim',
+  brake: 'brake',
+  reverse: 'rev',
+  parkingBrake: 'p·brk',
+  lock: 'lock',
+  unlock: 'unlk',
+  hazard: 'haz',
 };
 /** Height of the line as a share of one step. */
 const RISE = 0.8;

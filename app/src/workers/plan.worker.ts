@@ -1,8 +1,10 @@
 import { advise } from '@lucky-thread/core/identify';
+import { adviseHarness } from '@lucky-thread/core/identify/harness';
 import { expose } from 'comlink';
+import { practiseByPlan } from './practiseByPlan';
 
 /** Identification and planning off the interface's thread. */
-const planner = { advise };
+const planner = { advise, adviseHarness, practiseByPlan };
 /** What the worker offers. */
 export type Planner = typeof planner;
 

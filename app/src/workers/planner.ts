@@ -1,12 +1,51 @@
 import type { FindAdvice, FindSession } from '@lucky-thread/core/identify';
+import type { HarnessAdvice, HarnessSession } from '@lucky-thread/core/identify/harness';
 import type { Remote } from 'comlink';
-import { wrap } from 'comlink';
+import { proxy, wrap } from 'comlink';
 import type { Planner } from './plan.worker';
+import type { PlanTaken, PracticeCar } from './practiseByPlan';
 
 let remote: Remote<Planner> | undefined;
 
+function planner(): Remote<Planner> {
+  remote ??= wrap<Planner>(new Worker(new URL('./plan.worker.ts', import.meta.url)));
+  return remote;
+}
+
 /** Asks the worker for advice on a session; the worker is started at the first call. */
 export function askPlanner(session: FindSession): Promise<FindAdvice> {
-  remote ??= wrap<Planner>(new Worker(new URL('./plan.worker.ts', import.meta.url)));
-  return remote.advise(session);
+  return planner().advise(session);
+}
+
+/** Asks the worker for advice on a bunch of wires. */
+export function askHarnessPlanner(session: HarnessSession): Promise<HarnessAdvice> {
+  return planner().adviseHarness(session);
+}
+
+/** A long piece of work in the worker. */
+export interface LongWork<T> {
+  /** Undefined when it was called off. */
+  readonly result: Promise<T | undefined>;
+  readonly cancel: () => void;
+}
+
+/** Lets the plan do a practice car, telling its progress. */
+export function askPractice(
+  car: PracticeCar,
+  onProgress: (actions: number) => void,
+): LongWork<PlanTaken> {
+  let going = true;
+  const result = planner().practiseByPlan(
+    car,
+    proxy((actions: number) => {
+      if (going) onProgress(actions);
+      return going;
+    }),
+  );
+  return {
+    result,
+    cancel: () => {
+      going = false;
+    },
+  };
 }

@@ -7,12 +7,13 @@ export { fuseAfter, tapCurrents } from './car/fuses';
 export type { TapCurrents } from './car/fuses';
 export type { FittedTap, Situation } from './car/situation';
 export type { BenchWire, BenchWireKind } from './car/wire';
-export {
-  FADED_HARNESS,
-  USUAL_HARNESS,
-  generateHarness,
+export { FADED_HARNESS, USUAL_HARNESS, generateHarness } from './generate/generateHarness';
+export type {
+  GeneratedHarness,
+  GeneratedWire,
+  HarnessQuality,
+  WireTruth,
 } from './generate/generateHarness';
-export type { GeneratedHarness, GeneratedWire, WireTruth } from './generate/generateHarness';
 export { POOR_LEGENDS, USUAL_LEGENDS, generateVehicle } from './generate/generateVehicle';
 export type { GeneratedSlot, GeneratedVehicle, LegendQuality } from './generate/generateVehicle';
 export { seededRandom } from './generate/seededRandom';

@@ -107,7 +107,5 @@ export function byScarcity(field: Field): readonly Meeting[] {
       field.candidates.reduce((sum, verdict) => sum + worthOf(meeting, verdict, field), 0),
     ]),
   );
-  return [...field.needs].sort(
-    (left, right) => (supply.get(left) ?? 0) - (supply.get(right) ?? 0),
-  );
+  return [...field.needs].sort((left, right) => (supply.get(left) ?? 0) - (supply.get(right) ?? 0));
 }

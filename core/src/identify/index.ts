@@ -13,7 +13,15 @@ export type { Need, NeedRole, Requirement } from './needs';
 export type { NextAction, Visit } from './nextTest';
 export { posterior } from './posterior';
 export type { Posterior } from './posterior';
-export { CONES, GLOWS, MAX_READING_OHM, MAX_READING_V, describeValue, isPlain, senseOf } from './reading';
+export {
+  CONES,
+  GLOWS,
+  MAX_READING_OHM,
+  MAX_READING_V,
+  describeValue,
+  isPlain,
+  senseOf,
+} from './reading';
 export type { Cone, Glow, Reading, ReadingValue, Sense } from './reading';
 export { readLabel } from './readLabel';
 export type { FunctionPrior, LabelReading } from './readLabel';

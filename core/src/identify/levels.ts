@@ -101,8 +101,8 @@ const JUMPS: Record<Level, number> = {
 /** Chance of hardly any ohms to ground, of few, of many, and of no continuity, by level. Common practice. */
 const OHMS: Record<Level, readonly [hard: number, few: number, many: number, none: number]> = {
   battery: [0.01, 0.2, 0.39, 0.4],
-  ground: [0.02, 0.38, 0.58, 0.02],
-  chassis: [0.9, 0.09, 0.005, 0.005],
+  ground: [0.02, 0.13, 0.83, 0.02],
+  chassis: [0.84, 0.15, 0.005, 0.005],
   open: [0.005, 0.005, 0.09, 0.9],
   part: [0.01, 0.04, 0.75, 0.2],
   pulse: [0.1, 0.4, 0.3, 0.2],
@@ -181,9 +181,7 @@ function cleanDensity(
     case 'ground':
     case 'chassis':
       // Counted down from the battery, ground carries the battery's spread.
-      return under.fromConstant
-        ? normal(volts, sigma)
-        : 2 * normal(volts, GROUND_SIGMA_V);
+      return under.fromConstant ? normal(volts, sigma) : 2 * normal(volts, GROUND_SIGMA_V);
     case 'open': {
       // An open wire follows the clip through the meter: near ground, or near the constant.
       const from = under.fromConstant ? battery - volts : volts;

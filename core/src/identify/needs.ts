@@ -58,11 +58,7 @@ function roleRequirements(need: Need): Requirement[] {
         ? [live('run'), live('engine'), dead('asleep')]
         : [live('run'), live('engine'), dead('off'), dead('asleep')];
     case 'illumination':
-      return [
-        { place: 'lamps', state: RUN_WITH_LAMPS, want: 'live' },
-        dead('run'),
-        dead('off'),
-      ];
+      return [{ place: 'lamps', state: RUN_WITH_LAMPS, want: 'live' }, dead('run'), dead('off')];
   }
 }
 

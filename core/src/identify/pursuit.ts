@@ -210,7 +210,10 @@ function confirmationOf(
   const { claim } = verdict;
   if (claim === undefined || verdict.status !== 'unread') return undefined;
   const costs = VISIT_ORDER.filter((place) => expectation(meeting, verdict, place) === true).map(
-    (place) => ({ place, seconds: reluctance(state, visitState(place, state)) + WORK_SECONDS.probe }),
+    (place) => ({
+      place,
+      seconds: reluctance(state, visitState(place, state)) + WORK_SECONDS.probe,
+    }),
   );
   const cheapest = costs.sort((left, right) => left.seconds - right.seconds)[0];
   if (cheapest === undefined) return undefined;
@@ -224,9 +227,9 @@ function confirmationOf(
 function doubtOf(meeting: Meeting, verdict: Verdict): Doubt {
   const { hypotheses, byReadings, functions, criticalBy } = verdict.posterior;
   const unless = (weights: readonly number[], none: number): number[] => [
-    ...weights.slice(0, HYPOTHESES.length).map((weight, index) =>
-      meeting.meets[index] === true ? 0 : weight,
-    ),
+    ...weights
+      .slice(0, HYPOTHESES.length)
+      .map((weight, index) => (meeting.meets[index] === true ? 0 : weight)),
     none,
   ];
   return {
@@ -301,7 +304,8 @@ function doubtTaken(doubt: Doubt, place: StitchPlace, expectLive: boolean): numb
         (doubt.believed[index] ?? 0) +
         (doubt.byReadings[index] ?? 0) +
         CRITICAL_WEIGHT * (doubt.critical[index] ?? 0);
-  const none = (doubt.believed[HYPOTHESES.length] ?? 0) + (doubt.byReadings[HYPOTHESES.length] ?? 0);
+  const none =
+    (doubt.believed[HYPOTHESES.length] ?? 0) + (doubt.byReadings[HYPOTHESES.length] ?? 0);
   return taken + none * (expectLive ? 1 - UNKNOWN_LIVE : UNKNOWN_LIVE);
 }
 

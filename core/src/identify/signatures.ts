@@ -67,11 +67,7 @@ export const HYPOTHESES: readonly Hypothesis[] = [
   ]),
   ...slot('retainedAccessory', [
     ['drops while cranking', 0.5, live((state) => on(state) || held(state))],
-    [
-      'holds while cranking',
-      0.15,
-      live((state) => on(state) || held(state) || cranking(state)),
-    ],
+    ['holds while cranking', 0.15, live((state) => on(state) || held(state) || cranking(state))],
     ['run only, drops while cranking', 0.25, live((state) => running(state) || held(state))],
     ['ended by its timer, not by a door', 0.1, live((state) => running(state) || fresh(state))],
   ]),
@@ -94,11 +90,7 @@ export const HYPOTHESES: readonly Hypothesis[] = [
         0.2,
         live((state) => state.lamps && !cranking(state)),
       ],
-      [
-        'with the light switch, key on',
-        0.15,
-        live((state) => state.lamps && state.key !== 'off'),
-      ],
+      ['with the light switch, key on', 0.15, live((state) => state.lamps && state.key !== 'off')],
     ],
     BULBS,
   ),
@@ -118,8 +110,16 @@ export const HYPOTHESES: readonly Hypothesis[] = [
   ...wire(
     'dimmedIllumination',
     [
-      ['pulsed', 0.6, (state) => (state.lamps ? (state.dimmed === true ? 'pulse' : 'battery') : 'dead')],
-      ['lowered', 0.4, (state) => (state.lamps ? (state.dimmed === true ? 'part' : 'battery') : 'dead')],
+      [
+        'pulsed',
+        0.6,
+        (state) => (state.lamps ? (state.dimmed === true ? 'pulse' : 'battery') : 'dead'),
+      ],
+      [
+        'lowered',
+        0.4,
+        (state) => (state.lamps ? (state.dimmed === true ? 'part' : 'battery') : 'dead'),
+      ],
     ],
     BULBS,
   ),
@@ -141,7 +141,8 @@ export const HYPOTHESES: readonly Hypothesis[] = [
     [
       'resistors',
       1,
-      (state) => (state.asleep ? 'dead' : (state.lockSwitch ?? 'rest') === 'rest' ? 'five' : 'part'),
+      (state) =>
+        state.asleep ? 'dead' : (state.lockSwitch ?? 'rest') === 'rest' ? 'five' : 'part',
     ],
   ]),
   ...wire(

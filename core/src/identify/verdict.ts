@@ -115,9 +115,7 @@ function missingFor(
   leading: CircuitFunction,
   own: readonly Reading[],
 ): readonly LookAlike[] {
-  const seen = new Set<StitchPlace>(
-    own.filter(isPlain).map((one) => placeOf(one.state)),
-  );
+  const seen = new Set<StitchPlace>(own.filter(isPlain).map((one) => placeOf(one.state)));
   if (source.logged?.function === leading && isConfirmed(own))
     for (const place of source.logged.seen) seen.add(place);
   return LOOK_ALIKES[leading].filter((one) => !seen.has(one.place));

@@ -36,8 +36,7 @@ export function sweep(car: TrialCar, needs: readonly Need[]): Choice {
   const chosen: Record<string, string> = {};
   for (const need of needs) {
     const match = byLabel(car.sources, need).find(
-      (id) =>
-        !taken.has(id) && run.get(id) === true && off.get(id) === (need.role === 'constant'),
+      (id) => !taken.has(id) && run.get(id) === true && off.get(id) === (need.role === 'constant'),
     );
     if (match === undefined) continue;
     chosen[need.id] = match;
@@ -75,9 +74,7 @@ export function careful(car: TrialCar, needs: readonly Need[]): Choice {
     if (need.role !== 'constant') continue;
     car.go(stateAt('asleep'));
     const first = chosen[need.id];
-    const others = byLabel(car.sources, need).filter(
-      (id) => !Object.values(chosen).includes(id),
-    );
+    const others = byLabel(car.sources, need).filter((id) => !Object.values(chosen).includes(id));
     const holds = [...(first === undefined ? [] : [first]), ...others].find((id) =>
       isLiveAt(car, id),
     );

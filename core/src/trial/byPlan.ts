@@ -6,11 +6,14 @@ import type { TrialCar } from './trialCar';
 const MOST_VISITS = 200;
 
 /**
- * Follows the plan to its end on a car.
+ * Follows the plan on a car, one visit per step; the last answer is the advice it ended with.
  *
  * @throws Error when the plan does not come to an end.
  */
-export function followPlan(car: TrialCar, needs: readonly Need[]): FindAdvice {
+export function* planSteps(
+  car: TrialCar,
+  needs: readonly Need[],
+): Generator<FindAdvice, FindAdvice, void> {
   for (let visits = 0; visits < MOST_VISITS; visits += 1) {
     const advice = advise({
       sources: car.sources,
@@ -21,6 +24,23 @@ export function followPlan(car: TrialCar, needs: readonly Need[]): FindAdvice {
     if (advice.next.kind !== 'visit') return advice;
     car.go(advice.next.visit.state);
     for (const sourceId of advice.next.visit.sourceIds) car.probe(sourceId);
+    yield advice;
   }
   throw new Error(`The plan has not come to an end after ${MOST_VISITS} visits`);
+}
+
+/**
+ * Follows the plan to its end on a car.
+ *
+ * @throws Error when the plan does not come to an end.
+ */
+export function followPlan(car: TrialCar, needs: readonly Need[]): FindAdvice {
+  return endOf(planSteps(car, needs));
+}
+
+/** What a generator returns once it is run to its end. */
+export function endOf<T>(steps: Generator<T, T, void>): T {
+  let step = steps.next();
+  while (step.done !== true) step = steps.next();
+  return step.value;
 }

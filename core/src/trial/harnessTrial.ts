@@ -1,16 +1,10 @@
 import type { BenchCar, BenchTouch, GeneratedHarness } from '../bench';
-import {
-  benchCar,
-  lampShows,
-  meterShows,
-  ohmmeterShows,
-  popShows,
-  seededRandom,
-} from '../bench';
+import { benchCar, lampShows, meterShows, ohmmeterShows, popShows, seededRandom } from '../bench';
 import type { Reading, ReadingValue } from '../identify';
 import { WORK_SECONDS, changeSeconds, senseOf } from '../identify';
 import type { HarnessAdvice, HarnessWire, WireRole } from '../identify/harness';
 import { ROLE_OF, adviseHarness } from '../identify/harness';
+import { endOf } from './byPlan';
 import type { VehicleState } from '../vehicle';
 import { PARKED, stateAt } from '../vehicle';
 
@@ -24,7 +18,7 @@ export interface HarnessEffort {
 }
 
 /** A bunch on the bench with an instrument and a 9 V source in hand. */
-interface HarnessTrial {
+export interface HarnessTrial {
   readonly wires: readonly HarnessWire[];
   readonly readings: Reading[];
   readonly state: () => VehicleState;
@@ -72,7 +66,8 @@ export function harnessTrial(harness: GeneratedHarness, seed: number): HarnessTr
         seconds: effort.seconds + WORK_SECONDS.probe,
         probes: effort.probes + 1,
       };
-      const on = clip === 'constant' && clippedTo !== undefined ? { pointId: clippedTo } : undefined;
+      const on =
+        clip === 'constant' && clippedTo !== undefined ? { pointId: clippedTo } : undefined;
       const touch = {
         pointId: wireId,
         state,
@@ -114,11 +109,13 @@ function valueOf(
 const MOST_ACTIONS = 120;
 
 /**
- * Follows the plan to its end on a bunch.
+ * Follows the plan on a bunch, one action per step; the last answer is the advice it ended with.
  *
  * @throws Error when the plan does not come to an end.
  */
-export function followHarnessPlan(trial: HarnessTrial): HarnessAdvice {
+export function* planHarnessSteps(
+  trial: HarnessTrial,
+): Generator<HarnessAdvice, HarnessAdvice, void> {
   for (let action = 0; action < MOST_ACTIONS; action += 1) {
     const advice = adviseHarness({
       wires: trial.wires,
@@ -130,16 +127,26 @@ export function followHarnessPlan(trial: HarnessTrial): HarnessAdvice {
     if (next.kind === 'done' || next.kind === 'help') return advice;
     if (next.kind === 'pop') {
       trial.pop(next.plusId, next.minusId);
-      continue;
+    } else {
+      trial.go(next.state);
+      trial.clipTo(next.clip, constantOf(advice));
+      for (const wireId of next.wireIds) trial.probe(wireId, next.instrument);
     }
-    const constant = advice.wires
-      .filter((one) => one.role === 'constant')
-      .sort((left, right) => right.certainty - left.certainty)[0];
-    trial.go(next.state);
-    trial.clipTo(next.clip, constant?.wireId);
-    for (const wireId of next.wireIds) trial.probe(wireId, next.instrument);
+    yield advice;
   }
   throw new Error(`The plan has not come to an end after ${MOST_ACTIONS} actions`);
+}
+
+/** The wire that is surest to be the constant. */
+function constantOf(advice: HarnessAdvice): string | undefined {
+  return advice.wires
+    .filter((one) => one.role === 'constant')
+    .sort((left, right) => right.certainty - left.certainty)[0]?.wireId;
+}
+
+/** Follows the plan to its end on a bunch. */
+export function followHarnessPlan(trial: HarnessTrial): HarnessAdvice {
+  return endOf(planHarnessSteps(trial));
 }
 
 /** What each wire was taken for, and the speaker pairs found. */

@@ -1,6 +1,14 @@
 export { careful, labelFirst, sweep } from './byHand';
 export type { Choice } from './byHand';
-export { followPlan } from './byPlan';
+export { followPlan, planSteps } from './byPlan';
+export {
+  followHarnessPlan,
+  harnessByHand,
+  harnessTrial,
+  isFullyRight,
+  planHarnessSteps,
+} from './harnessTrial';
+export type { HarnessEffort, HarnessFound, HarnessTrial } from './harnessTrial';
 export { NO_SCORE, addScores, scoreOf } from './score';
 export type { Score } from './score';
 export { LEGEND_SECONDS, sourcesOf, trialCar } from './trialCar';

@@ -1,8 +1,11 @@
 import type { BenchVehicle } from '@lucky-thread/core/bench';
-import type { Panel, VehicleState } from '@lucky-thread/core/vehicle';
+import type { Cone, Glow } from '@lucky-thread/core/identify';
+import type { Panel, StitchPlace, VehicleState } from '@lucky-thread/core/vehicle';
 import type {
   DeviceInput,
   FeedPlanInput,
+  HarnessWireInput,
+  InstrumentName,
   JobVehicleInput,
   MatrixCell,
 } from '@lucky-thread/contract';
@@ -68,6 +71,8 @@ export const models = pgTable('models', {
   keyType: text().$type<'key' | 'push button'>().notNull(),
   use: text().notNull(),
   panels: jsonb().$type<Panel[]>().notNull(),
+  /** The bunch of wires behind the radio as it can be seen, where one is known. */
+  bunch: jsonb().$type<HarnessWireInput[]>().notNull().default([]),
   bench: jsonb().$type<BenchVehicle>(),
 });
 
@@ -97,6 +102,8 @@ export const jobs = pgTable(
     device: jsonb().$type<DeviceInput>().notNull(),
     phase: text().notNull(),
     plan: jsonb().$type<FeedPlanInput[]>().notNull(),
+    harness: jsonb().$type<HarnessWireInput[]>().notNull().default([]),
+    deferred: jsonb().$type<StitchPlace[]>().notNull().default([]),
     version: integer().notNull(),
     createdBy: uuid()
       .notNull()
@@ -120,9 +127,17 @@ export const readings = pgTable(
     sourceId: text().notNull(),
     contact: text().$type<'a' | 'b'>(),
     state: jsonb().$type<VehicleState>().notNull(),
-    instrument: text().$type<'meter' | 'lamp' | 'simulatedMeter'>().notNull(),
+    instrument: text().$type<InstrumentName>().notNull(),
     volts: doublePrecision(),
-    glow: text().$type<'lit' | 'dim' | 'dark'>(),
+    /** Highest volts of digits that jump. */
+    highVolts: doublePrecision(),
+    glow: text().$type<Glow>(),
+    ohms: doublePrecision(),
+    cone: text().$type<Cone>(),
+    speaker: text(),
+    /** Second wire of a pop or of ohms between two wires. */
+    otherId: text(),
+    clip: text().$type<'ground' | 'constant'>(),
     takenAt: timestamp({ withTimezone: true }).notNull(),
     takenBy: uuid()
       .notNull()

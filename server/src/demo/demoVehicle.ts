@@ -5,7 +5,8 @@ import type {
   BenchVehicle,
 } from '@lucky-thread/core/bench';
 import type { FuseFamily, Panel, Slot } from '@lucky-thread/core/vehicle';
-import type { SteeringSide } from '@lucky-thread/contract';
+import type { HarnessWireInput, SteeringSide } from '@lucky-thread/contract';
+import { generateHarness } from '@lucky-thread/core/bench';
 
 /** A demo model: what is printed, and the simulated car behind it. */
 export interface DemoVehicle {
@@ -20,6 +21,8 @@ export interface DemoVehicle {
   readonly keyType: 'key' | 'push button';
   readonly use: string;
   readonly panels: Panel[];
+  /** The bunch of wires behind the radio as it can be seen. */
+  readonly bunch: HarnessWireInput[];
   readonly bench: BenchVehicle;
 }
 
@@ -84,10 +87,26 @@ export function panelFrom(rows: PanelRows): Panel {
   };
 }
 
-/** The simulated car behind panels. */
-export function benchFrom(battery: BenchBattery, panels: readonly PanelRows[]): BenchVehicle {
+/** The bunch of wires behind a demo car's radio, as it can be seen. */
+export function bunchFrom(seed: number): HarnessWireInput[] {
+  return generateHarness(seed).wires.map((wire) => ({
+    id: `harness/${wire.id}`,
+    name: wire.id,
+    colour: wire.colour,
+    ...(wire.tapedWith === undefined ? {} : { tapedWith: `harness/${wire.tapedWith}` }),
+  }));
+}
+
+/** The simulated car behind panels and a bunch of wires. */
+export function benchFrom(
+  battery: BenchBattery,
+  panels: readonly PanelRows[],
+  bunchSeed: number,
+): BenchVehicle {
+  const { wires = [] } = generateHarness(bunchSeed).truth;
   return {
     battery,
+    wires: wires.map((wire) => ({ ...wire, id: `harness/${wire.id}` })),
     circuits: panels.flatMap((panel) =>
       panel.slots.map((row, index) => circuitFrom(panel.id, row, index)),
     ),

@@ -1,5 +1,5 @@
 import { and, desc, eq, inArray, sql } from 'drizzle-orm';
-import type { CreateJobRequest, FeedPlanInput, JobView, Phase } from '@lucky-thread/contract';
+import type { CreateJobRequest, JobView, Phase } from '@lucky-thread/contract';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
 import { jobs, models, tapPoints, users } from '../db/schema';
@@ -50,7 +50,7 @@ export async function updateJob(
   db: Database,
   id: string,
   version: number,
-  change: { readonly phase?: Phase; readonly plan?: FeedPlanInput[] },
+  change: Partial<Pick<typeof jobs.$inferInsert, 'phase' | 'plan' | 'harness' | 'deferred'>>,
 ): Promise<boolean> {
   const updated = await db
     .update(jobs)
@@ -100,6 +100,8 @@ function view({ job, model, createdBy }: Row, loggedFeedIds: string[]): JobView 
     device: job.device,
     phase: job.phase as Phase,
     plan: job.plan,
+    harness: job.harness,
+    deferred: job.deferred,
     version: job.version,
     createdAt: job.createdAt.toISOString(),
     updatedAt: job.updatedAt.toISOString(),

@@ -60,14 +60,28 @@ export async function changeJob(
 ): Promise<JobView> {
   const job = await getJob(db, actor, id);
   if (request.plan !== undefined) await checkPlan(db, actor, job, request.plan);
-  const { version, phase, plan } = request;
+  const { version, phase, plan, harness, deferred } = request;
+  if (harness !== undefined) checkHarness(harness);
   const done = await updateJob(db, id, version, {
     ...(phase === undefined ? {} : { phase }),
     ...(plan === undefined ? {} : { plan }),
+    ...(harness === undefined ? {} : { harness }),
+    ...(deferred === undefined ? {} : { deferred }),
   });
   const now = await getJob(db, actor, id);
   if (!done) throw stale(now);
   return now;
+}
+
+/** Two wires are taped to each other, or not at all. */
+function checkHarness(harness: NonNullable<UpdateJobRequest['harness']>): void {
+  const ids = new Set(harness.map((wire) => wire.id));
+  const problems = harness.flatMap(({ id, tapedWith }, index) =>
+    tapedWith === undefined || (ids.has(tapedWith) && tapedWith !== id)
+      ? []
+      : [{ path: `harness.${index}.tapedWith`, message: `there is no other wire ${tapedWith}` }],
+  );
+  if (problems.length > 0) throw invalid(problems);
 }
 
 async function checkPlan(

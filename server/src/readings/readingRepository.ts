@@ -1,4 +1,5 @@
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
+import { seenOf } from '@lucky-thread/contract';
 import type { ReadingRequest, ReadingView } from '@lucky-thread/contract';
 import type { Database } from '../db/database';
 import { readings, users } from '../db/schema';
@@ -29,12 +30,7 @@ export async function insertReading(
     .insert(readings)
     .values({
       ...given,
-      sourceId: reading.sourceId,
-      contact: reading.contact ?? null,
-      state: reading.state,
-      instrument: reading.instrument,
-      volts: reading.volts ?? null,
-      glow: reading.glow ?? null,
+      ...seenOf(given.id, reading),
       takenAt: new Date(reading.takenAt),
     })
     .onConflictDoNothing()
@@ -72,6 +68,12 @@ export function readingView(row: {
     instrument: reading.instrument,
     volts: reading.volts,
     glow: reading.glow,
+    highVolts: reading.highVolts,
+    ohms: reading.ohms,
+    cone: reading.cone,
+    speaker: reading.speaker,
+    otherId: reading.otherId,
+    clip: reading.clip,
     takenAt: reading.takenAt.toISOString(),
     takenBy: row.takenBy,
     withdrawnAt: reading.withdrawnAt?.toISOString() ?? null,

@@ -23,7 +23,7 @@ export async function recordReading(
   request: ReadingRequest,
 ): Promise<ReadingView> {
   const job = await getJob(db, actor, ids.jobId);
-  await checkSource(db, actor, job, request.sourceId);
+  await checkSources(db, actor, job, request);
   return db.transaction(async (tx) => {
     const fresh = await insertReading(
       tx,
@@ -53,16 +53,22 @@ export async function withdrawReading(
   return (await findReading(db, job.id, ids.readingId)) as ReadingView;
 }
 
-async function checkSource(
+async function checkSources(
   db: Database,
   actor: Actor,
   job: JobView,
-  sourceId: string,
+  request: ReadingRequest,
 ): Promise<void> {
   const model = await findModel(db, actor.shopId, job.vehicle.modelId);
-  const known = model?.panels.some((panel) => panel.slots.some((slot) => slot.id === sourceId));
-  if (known !== true)
-    throw invalid([{ path: 'sourceId', message: `the vehicle has no slot ${sourceId}` }]);
+  const slots = model?.panels.flatMap((panel) => panel.slots.map((slot) => slot.id)) ?? [];
+  const known = new Set([...slots, ...job.harness.map((wire) => wire.id)]);
+  const problems = (['sourceId', 'otherId'] as const).flatMap((path) => {
+    const id = request[path];
+    return id === undefined || known.has(id)
+      ? []
+      : [{ path, message: `the vehicle has no slot ${id}, and the job no such wire` }];
+  });
+  if (problems.length > 0) throw invalid(problems);
 }
 
 /** Compares a new reading with what other jobs logged at the same slot. */

@@ -1,13 +1,13 @@
 import type { AddressInfo } from 'node:net';
 import { randomUUID } from 'node:crypto';
 import type { JobView, ModelSummary, ModelView, ProblemDocument } from '@lucky-thread/contract';
-import { seededRandom } from '@lucky-thread/core/bench';
+import { benchCar, meterReading, seededRandom } from '@lucky-thread/core/bench';
 import { nextState, stateAt } from '@lucky-thread/core/vehicle';
 import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
-import { createApp } from '../app';
+import { createServer } from '../app';
 import { migrateDatabase, openDatabase } from '../db/database';
-import { DEMO_ACCOUNTS, seed } from '../demo/seed';
+import { DEMO_ACCOUNTS, DEMO_VEHICLES, seed } from '../demo/seed';
 
 /** An answer of the server under test. */
 export interface Answer<T> {
@@ -74,14 +74,14 @@ async function serve(url: string): Promise<{ base: string; close: () => Promise<
   const database = openDatabase(url);
   await migrateDatabase(database);
   const { demoAccounts } = await seed(database.db, true);
-  const app = createApp({
+  const server = createServer({
     database,
     demoAccounts,
     sessionSecret: 'a secret for tests that outlives a restart',
     webFolder: undefined,
     random: seededRandom(1),
   });
-  const server = app.listen(0, '127.0.0.1');
+  server.listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   const { port } = server.address() as AddressInfo;
   return {
@@ -152,6 +152,11 @@ export class Visitor {
     };
   }
 
+  /** The header that says who this is, for connections that are no fetch. */
+  get cookieHeader(): string {
+    return this.cookie;
+  }
+
   /** The model of a demo vehicle. */
   async model(name: string): Promise<ModelView> {
     const { body } = await this.get<ModelSummary[]>('/models');
@@ -168,13 +173,18 @@ export class Visitor {
 
   /** Takes readings of a slot with the simulated meter and stores them. */
   async probe(jobId: string, sourceId: string, places: readonly Place[]): Promise<void> {
+    const { body: job } = await this.get<JobView>(`/jobs/${jobId}`);
+    const bench = DEMO_VEHICLES.find((one) => job.vehicleName.includes(one.model))?.bench;
+    if (bench === undefined) throw new Error(`no simulated car behind ${job.vehicleName}`);
+    const car = benchCar(bench);
+    const random = seededRandom(places.length);
     for (const place of places) {
       const touch = { sourceId, ...touchAt(place) };
-      const { body } = await this.post<{ volts: number }>(`/jobs/${jobId}/meter`, touch);
+      const volts = meterReading(car, { pointId: sourceId, ...touchAt(place) }, random);
       await this.put(`/jobs/${jobId}/readings/${uuidv7()}`, {
         ...touch,
         instrument: 'simulatedMeter',
-        volts: body.volts,
+        volts,
         takenAt: new Date(2026, 4, 4).toISOString(),
       });
     }

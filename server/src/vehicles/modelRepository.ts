@@ -34,7 +34,12 @@ export async function findModel(
     .select({ taps: count() })
     .from(tapPoints)
     .where(and(eq(tapPoints.modelId, id), eq(tapPoints.retired, false)));
-  return { ...summary(row, taps?.taps ?? 0), panels: row.panels, simulated: row.bench !== null };
+  return {
+    ...summary(row, taps?.taps ?? 0),
+    panels: row.panels,
+    bunch: row.bunch,
+    simulated: row.bench !== null,
+  };
 }
 
 /** The simulated car behind a model; for the simulated meter only. */

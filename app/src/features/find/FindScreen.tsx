@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import type { ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { withdraw } from '../../store/outbox';
-import { carBroughtTo, carChanged, placeDeferred, slotTouched } from '../../store/probeSlice';
+import { carBroughtTo, carChanged, slotTouched } from '../../store/probeSlice';
 import { useAppDispatch } from '../../store/store';
 import { ActionButton } from '../../ui/ActionButton';
 import { Choice } from '../../ui/Choice';
@@ -14,6 +14,7 @@ import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import type { JobContext } from '../job/useJob';
 import { slotsOf } from './findSession';
+import { FindTools } from './FindTools';
 import { FusePanel } from './FusePanel';
 import { countingRows } from './jobReadings';
 import { logSentence } from './logSentence';
@@ -21,6 +22,7 @@ import { NextDock } from './NextDock';
 import { ReadingHistory } from './ReadingHistory';
 import { ReadingPad } from './ReadingPad';
 import { StateSwitches } from './StateSwitches';
+import { useDefer } from './useDefer';
 import type { Finding } from './useFind';
 import { useFind } from './useFind';
 import { useFollowPlan } from './useFollowPlan';
@@ -39,7 +41,15 @@ export function FindScreen({ context, onFilled }: FindScreenProps) {
   const finding = useFind(context);
   const wide = useWide();
   const palette = usePalette();
+  const defer = useDefer(context.job);
   const parts = {
+    tools: (
+      <FindTools
+        context={context}
+        finding={finding}
+        onLimit={(places, left) => places.forEach((place) => defer(place, left))}
+      />
+    ),
     map: <PanelMap context={context} finding={finding} />,
     dock: <ProbeDock context={context} finding={finding} onFilled={onFilled} />,
     verdict: <SelectedVerdict context={context} finding={finding} />,
@@ -56,6 +66,7 @@ export function FindScreen({ context, onFilled }: FindScreenProps) {
         >
           {parts.map}
           {parts.verdict}
+          {parts.tools}
           {parts.history}
         </ScrollView>
         <ScrollView
@@ -69,7 +80,10 @@ export function FindScreen({ context, onFilled }: FindScreenProps) {
     );
   return (
     <View style={[styles.fill, styles.columns]} role="main">
-      <Column wide>{parts.map}</Column>
+      <Column wide>
+        {parts.map}
+        {parts.tools}
+      </Column>
       <Column>
         {parts.dock}
         {parts.history}
@@ -140,6 +154,7 @@ function ProbeDock({ context, finding, onFilled }: PartProps & { onFilled: () =>
   const dispatch = useAppDispatch();
   const { probing, advice, thinking } = finding;
   const jobId = context.job.id;
+  const defer = useDefer(context.job);
   const follow = useFollowPlan({ jobId, advice, thinking, probing });
   const slot = slotsOf(context.model).find((one) => one.id === probing.slotId);
   return (
@@ -156,7 +171,7 @@ function ProbeDock({ context, finding, onFilled }: PartProps & { onFilled: () =>
         onArrived={(state, slotId) =>
           dispatch(carBroughtTo({ jobId, state, ...(slotId === undefined ? {} : { slotId }) }))
         }
-        onDefer={(place, deferred) => dispatch(placeDeferred({ jobId, place, deferred }))}
+        onDefer={defer}
       />
       {slot === undefined ? (
         <Words kind="small" soft>
@@ -182,9 +197,9 @@ function SlotPad(props: PartProps & { slot: Slot; onTaken: () => void }) {
     if (kept) props.onTaken();
   };
   useShortcuts({
-    l: { what: 'Lamp lit', run: () => take(taker.glow('lit')) },
-    i: { what: 'Lamp dim', run: () => take(taker.glow('dim')) },
-    d: { what: 'Lamp dark', run: () => take(taker.glow('dark')) },
+    l: { what: 'Lamp lit', run: () => void taker.glow('lit').then(take) },
+    i: { what: 'Lamp dim', run: () => void taker.glow('dim').then(take) },
+    d: { what: 'Lamp dark', run: () => void taker.glow('dark').then(take) },
     m: { what: 'Simulated meter', run: () => void taker.simulated().then(take) },
     u: { what: 'Undo the last reading', run: undo },
   });

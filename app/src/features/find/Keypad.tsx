@@ -15,13 +15,15 @@ const LONGEST = 7;
 
 /** Props of {@link Keypad}. */
 export interface KeypadProps {
+  /** Unit shown beside the figure; volts by default. */
+  readonly unit?: 'V' | 'Ω';
   readonly text: string;
   readonly onText: (text: string) => void;
   readonly onLog: () => void;
 }
 
-/** A large keypad for volts. */
-export function Keypad({ text, onText, onLog }: KeypadProps) {
+/** A large keypad for volts or ohms. */
+export function Keypad({ unit = 'V', text, onText, onLog }: KeypadProps) {
   const palette = usePalette();
   return (
     <View style={styles.pad} testID="keypad">
@@ -31,7 +33,7 @@ export function Keypad({ text, onText, onLog }: KeypadProps) {
             {text === '' ? '0' : text}
           </Words>
           <Words kind="heading" soft>
-            V
+            {unit}
           </Words>
         </View>
         <ActionButton

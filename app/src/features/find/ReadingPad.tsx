@@ -13,13 +13,15 @@ export interface ReadingPadProps {
   readonly simulated: boolean;
   /** Called after a reading was kept. */
   readonly onTaken?: () => void;
+  /** Unit of what is typed; volts by default. */
+  readonly unit?: 'V' | 'Ω';
   /** Tells two pads on one screen apart. */
   readonly testID?: string;
 }
 
 /** The ways to log a reading, one touch each: lamp lit, dim or dark, the simulated meter, or volts by keypad. */
 export function ReadingPad(props: ReadingPadProps) {
-  const { taker, testID = 'pad' } = props;
+  const { taker, unit = 'V', testID = 'pad' } = props;
   const [typing, setTyping] = useState(false);
   const [text, setText] = useState('');
   const done = (kept: boolean): void => {
@@ -38,12 +40,12 @@ export function ReadingPad(props: ReadingPadProps) {
             spoken={`Lamp ${glow}`}
             testID={`${testID}-${glow}`}
             style={styles.key}
-            onPress={() => done(taker.glow(glow))}
+            onPress={() => void taker.glow(glow).then(done)}
           />
         ))}
         <ActionButton
-          label={typing ? 'Close' : 'Volts'}
-          spoken={typing ? 'Close the keypad' : 'Type volts'}
+          label={typing ? 'Close' : unit === 'Ω' ? 'Ohms' : 'Volts'}
+          spoken={typing ? 'Close the keypad' : unit === 'Ω' ? 'Type ohms' : 'Type volts'}
           testID={`${testID}-volts`}
           style={styles.key}
           onPress={() => setTyping(!typing)}
@@ -59,6 +61,11 @@ export function ReadingPad(props: ReadingPadProps) {
           />
         )}
       </View>
+      {taker.link === 'lost' && (
+        <Words kind="small" soft testID={`${testID}-link`}>
+          ⚡ Meter connection lost. What was read is kept; it connects again at the next touch.
+        </Words>
+      )}
       {taker.problem !== undefined && (
         <View role="alert">
           <Words kind="small" testID={`${testID}-problem`}>
@@ -66,7 +73,14 @@ export function ReadingPad(props: ReadingPadProps) {
           </Words>
         </View>
       )}
-      {typing && <Keypad text={text} onText={setText} onLog={() => done(taker.volts(text))} />}
+      {typing && (
+        <Keypad
+          unit={unit}
+          text={text}
+          onText={setText}
+          onLog={() => void taker.volts(text).then(done)}
+        />
+      )}
     </View>
   );
 }

@@ -48,6 +48,11 @@ export function VerdictCard({ slot, verdict, rows, logged }: VerdictCardProps) {
         <Stitch stitch={verdict.stitch} named step={verdict.stitch.length > 6 ? 20 : 26} />
       </View>
       {screening.reason !== undefined && <Caution>{screening.reason}</Caution>}
+      {verdict.fence !== undefined && (
+        <Words kind="label" testID="fence">
+          {verdict.fence.instruction}
+        </Words>
+      )}
       {logged !== undefined && <Words kind="small">{logged}</Words>}
       {verdict.contradictions.map((one) => (
         <Caution key={one.place}>{one.explanation}</Caution>

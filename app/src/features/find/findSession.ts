@@ -20,19 +20,24 @@ export function findSessionOf(
   probing: Probing,
 ): FindSession {
   const claims = context.taps.filter((tap) => tap.jobId !== context.job.id).map(toTapClaim);
+  const slots = new Set(slotsOf(context.model).map((slot) => slot.id));
   const sources = slotsOf(context.model).map((slot): Source => ({
     id: slot.id,
     name: slot.position,
     legend: slot.legend,
     fitted: slot.ratingA !== undefined,
     tappable: tapFit(slot).fits,
+    ratingA: slot.ratingA,
     logged: loggedClaim(slot.id, claims, context.job.vehicle),
   }));
   return {
     sources,
-    readings: countingRows(rows).map(toCoreReading),
+    readings: countingRows(rows)
+      .filter((row) => slots.has(row.sourceId))
+      .map(toCoreReading),
     state: probing.state,
     needs: needsOf(context.job.device),
     cannot: probing.cannot,
+    until: probing.until,
   };
 }

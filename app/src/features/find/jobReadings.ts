@@ -1,3 +1,4 @@
+import { seenOf } from '@lucky-thread/contract';
 import type { ReadingView } from '@lucky-thread/contract';
 import { useMemo } from 'react';
 import { useReadingsQuery } from '../../store/api';
@@ -48,13 +49,7 @@ export function mergeReadings(
     if (item.kind !== 'reading' || known.has(item.readingId)) continue;
     const { request } = item;
     rows.push({
-      id: item.readingId,
-      sourceId: request.sourceId,
-      contact: request.contact ?? null,
-      state: request.state,
-      instrument: request.instrument,
-      volts: request.volts ?? null,
-      glow: request.glow ?? null,
+      ...seenOf(item.readingId, request),
       takenAt: request.takenAt,
       takenBy: '',
       withdrawnAt: leaving.has(item.readingId) ? 'pending' : null,

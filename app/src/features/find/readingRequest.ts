@@ -1,12 +1,18 @@
 import type { FieldProblem } from '@lucky-thread/contract';
 import { ReadingRequest, validate } from '@lucky-thread/contract';
-import type { Glow } from '@lucky-thread/core/identify';
+import type { Cone, Glow } from '@lucky-thread/core/identify';
 import type { VehicleState } from '@lucky-thread/core/vehicle';
 
 /** What the installer did to get a value. */
 export type Taken =
-  | { readonly instrument: 'meter' | 'simulatedMeter'; readonly volts: number }
-  | { readonly instrument: 'lamp'; readonly glow: Glow };
+  | {
+      readonly instrument: 'meter' | 'simulatedMeter';
+      readonly volts: number;
+      readonly highVolts?: number;
+    }
+  | { readonly instrument: 'lamp' | 'led'; readonly glow: Glow }
+  | { readonly instrument: 'ohmmeter'; readonly ohms?: number }
+  | { readonly instrument: 'pop'; readonly cone: Cone; readonly speaker?: string };
 
 /** Where and when it was taken. */
 export interface Touch {
@@ -14,6 +20,8 @@ export interface Touch {
   readonly contact: 'a' | 'b' | undefined;
   readonly state: VehicleState;
   readonly at: Date;
+  readonly otherId?: string | undefined;
+  readonly clip?: 'ground' | 'constant' | undefined;
 }
 
 /** A reading ready to be kept, or what is wrong with it. */
@@ -26,6 +34,8 @@ export function readingRequest(
   const plain = {
     sourceId: touch.sourceId,
     ...(touch.contact === undefined ? {} : { contact: touch.contact }),
+    ...(touch.otherId === undefined ? {} : { otherId: touch.otherId }),
+    ...(touch.clip === undefined ? {} : { clip: touch.clip }),
     state: { ...touch.state },
     ...taken,
     takenAt: touch.at.toISOString(),

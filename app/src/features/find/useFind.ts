@@ -26,16 +26,23 @@ export interface Finding {
 export function useFind(context: JobContext): Finding {
   const dispatch = useAppDispatch();
   const jobId = context.job.id;
+  const { deferred } = context.job;
   const { rows, loaded } = useJobReadings(jobId);
   const known = useAppSelector((state) => state.probe[jobId]);
   const lastState = countingRows(rows).at(-1)?.state;
   useEffect(() => {
     if (loaded && known === undefined)
-      dispatch(probingOpened({ jobId, state: lastState ?? PARKED }));
-  }, [dispatch, jobId, known, lastState, loaded]);
+      dispatch(probingOpened({ jobId, state: lastState ?? PARKED, deferred }));
+  }, [dispatch, jobId, known, lastState, loaded, deferred]);
   const probing = useMemo(
-    () => known ?? { state: lastState ?? PARKED, slotId: undefined, cannot: [] },
-    [known, lastState],
+    (): Probing =>
+      known ?? {
+        state: lastState ?? PARKED,
+        slotId: undefined,
+        cannot: deferred,
+        until: 'function',
+      },
+    [known, lastState, deferred],
   );
   const session = useMemo(() => findSessionOf(context, rows, probing), [context, rows, probing]);
   const [answer, setAnswer] = useState<{ session: typeof session; advice: FindAdvice }>();

@@ -1,62 +1,76 @@
 import type { Glow } from '@lucky-thread/core/identify';
 import type { VehicleState } from '@lucky-thread/core/vehicle';
 import { useCallback, useState } from 'react';
-import { useReadMeterMutation } from '../../store/api';
+import { keypadMeter, lampMeter } from '../../meter/handMeters';
+import type { Meter, MeterTouch } from '../../meter/meter';
+import type { MeterLink } from '../../meter/networkMeter';
+import { useNetworkMeter } from '../../meter/useNetworkMeter';
 import { takeReading } from '../../store/outbox';
-import { problemText } from '../../store/problemText';
 import { useAppDispatch } from '../../store/store';
-import type { Taken } from './readingRequest';
-import { parseVolts, readingRequest } from './readingRequest';
+import { readingRequest } from './readingRequest';
 
 /** The ways to log a reading at one place. */
 export interface ReadingTaker {
-  readonly glow: (glow: Glow) => boolean;
-  readonly volts: (text: string) => boolean;
+  readonly glow: (glow: Glow) => Promise<boolean>;
+  readonly volts: (text: string) => Promise<boolean>;
   readonly simulated: () => Promise<boolean>;
   /** What was wrong with the last try. */
   readonly problem: string | undefined;
   readonly busy: boolean;
+  /** How the networked meter's connection stands. */
+  readonly link: MeterLink;
 }
 
-/** Logs readings of a slot, or of one contact of it, in the state the car is in. */
-export function useTakeReading(at: {
+/** Where a reading is taken. */
+export interface TakeAt extends Omit<MeterTouch, 'clipId'> {
   readonly jobId: string;
-  readonly sourceId: string;
-  readonly contact?: 'a' | 'b';
-  readonly state: VehicleState;
-}): ReadingTaker {
+  /** Wire that the clip sits on, which must be the constant; ground when left out. */
+  readonly clipId?: string | undefined;
+}
+
+/** Logs readings of a slot or wire in the state the car is in, by keypad, lamp or networked meter. */
+export function useTakeReading(at: TakeAt): ReadingTaker {
   const dispatch = useAppDispatch();
   const [problem, setProblem] = useState<string>();
-  const [readMeter, { isLoading }] = useReadMeterMutation();
-  const { jobId, sourceId, contact, state } = at;
+  const [busy, setBusy] = useState(false);
+  const network = useNetworkMeter(at.jobId);
+  const { jobId, sourceId, contact, state, clipId, otherId, measure } = at;
 
-  const keep = useCallback(
-    (taken: Taken): boolean => {
-      const result = readingRequest({ sourceId, contact, state, at: new Date() }, taken);
+  const take = useCallback(
+    async <Entry>(meter: Meter<Entry>, entry: Entry): Promise<boolean> => {
+      setBusy(true);
+      const touch = { sourceId, contact, state, clipId, otherId, measure };
+      const answer = await meter.read(touch, entry);
+      setBusy(false);
+      if (!answer.ok) {
+        setProblem(answer.problem);
+        return false;
+      }
+      const clip = clipId === undefined ? undefined : 'constant';
+      const result = readingRequest(
+        { sourceId, contact, state: plainState(state), otherId, clip, at: new Date() },
+        answer.taken,
+      );
       setProblem(result.ok ? undefined : result.problems.map((one) => one.message).join('; '));
       if (result.ok) dispatch(takeReading(jobId, result.request));
       return result.ok;
     },
-    [dispatch, jobId, sourceId, contact, state],
+    [dispatch, jobId, sourceId, contact, state, clipId, otherId, measure],
   );
 
   return {
-    glow: (glow) => keep({ instrument: 'lamp', glow }),
-    volts: (text) => {
-      const volts = parseVolts(text);
-      if (volts !== undefined) return keep({ instrument: 'meter', volts });
-      setProblem(`“${text}” is no number of volts`);
-      return false;
-    },
-    simulated: async () => {
-      const body = { sourceId, state: { ...state }, ...(contact === undefined ? {} : { contact }) };
-      const result = await readMeter({ jobId, body });
-      if (result.data !== undefined)
-        return keep({ instrument: 'simulatedMeter', volts: result.data.volts });
-      setProblem(`The simulated meter did not answer. ${problemText(result.error)}`);
-      return false;
-    },
+    glow: (glow) => take(lampMeter, glow),
+    volts: (text) => take(keypadMeter, text),
+    simulated: () => take(network.meter(), undefined),
     problem,
-    busy: isLoading,
+    busy,
+    link: network.link,
   };
+}
+
+/** What is at rest need not be sent. */
+function plainState(state: VehicleState): VehicleState {
+  return Object.fromEntries(
+    Object.entries(state).filter(([, value]) => value !== undefined),
+  ) as unknown as VehicleState;
 }

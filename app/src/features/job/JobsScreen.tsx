@@ -1,4 +1,5 @@
 import type { JobView } from '@lucky-thread/contract';
+import { PLACE_WORDS } from '@lucky-thread/core/vehicle';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
@@ -65,6 +66,11 @@ function JobRow({ job, onOpen }: { readonly job: JobView; readonly onOpen: () =>
         <View style={styles.inside}>
           <Words kind="heading">{`${job.vehicleName}, ${job.vehicle.year}`}</Words>
           <Words soft>{job.device.name}</Words>
+          {job.deferred.length > 0 && (
+            <Words kind="small" testID="job-reminder">
+              △ Left for later: {job.deferred.map((place) => PLACE_WORDS[place]).join(', ')}
+            </Words>
+          )}
           <View style={styles.state}>
             <JobThread knots={knotsOf({ phase: job.phase, done: isDone(job) })} />
             <Words kind="label" style={styles.next}>

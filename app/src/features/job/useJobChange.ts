@@ -9,6 +9,8 @@ import { furthest } from './phases';
 export interface JobChange {
   /** Stores new plan entries; true when stored. */
   readonly setPlan: (plan: FeedPlanInput[]) => Promise<boolean>;
+  /** Stores any other change; true when stored. */
+  readonly change: (change: Omit<UpdateJobRequest, 'version'>) => Promise<boolean>;
   /** Stores a phase reached (and a plan with it) and opens its screen. */
   readonly goTo: (phase: Phase, plan?: FeedPlanInput[]) => Promise<void>;
   readonly busy: boolean;
@@ -35,6 +37,7 @@ export function useJobChange(job: JobView): JobChange {
   };
   return {
     setPlan: (plan) => send({ plan }),
+    change: send,
     goTo: async (phase, plan) => {
       const reached = furthest(job.phase, phase);
       const same = reached === job.phase && plan === undefined;

@@ -46,7 +46,10 @@ const REST_V: readonly (readonly [charge: number, volts: number])[] = [
 export function restVoltage(charge: number): number {
   if (!(charge >= 0 && charge <= 1))
     throw new RangeError(`State of charge must lie between 0 and 1, got ${charge}`);
-  const upper = Math.max(1, REST_V.findIndex(([at]) => charge <= at));
+  const upper = Math.max(
+    1,
+    REST_V.findIndex(([at]) => charge <= at),
+  );
   const [fromCharge, fromV] = REST_V[upper - 1] ?? [0, 0];
   const [toCharge, toV] = REST_V[upper] ?? [1, 0];
   return fromV + ((charge - fromCharge) / (toCharge - fromCharge)) * (toV - fromV);

@@ -75,8 +75,7 @@ const isOff: Law = (state) => state.key === 'off';
 const accessory: Law = ({ key }) => key === 'acc' || key === 'run' || key === 'engine';
 const running: Law = ({ key }) => key === 'run' || key === 'engine';
 const cranking: Law = ({ key }) => key === 'crank';
-const awakeOff: Law = (state) =>
-  isOff(state) && !state.asleep && minutes(state) < SHED_AFTER_MIN;
+const awakeOff: Law = (state) => isOff(state) && !state.asleep && minutes(state) < SHED_AFTER_MIN;
 const doorShutSince: Law = (state) => awakeOff(state) && !state.doorOpenedSinceKeyOff;
 
 /** When each contact is closed. The contacts of an ignition switch after DIN 72552, from memory. */

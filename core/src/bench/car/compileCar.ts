@@ -35,15 +35,15 @@ export function compileCar(
 ): Element[] {
   const elements = batteryElements(vehicle.battery, state);
   for (const supply of BENCH_SUPPLIES) {
-    const closed =
-      supply === 'accessoryRelay' ? given.unsettled.relayIn : isClosed(supply, state);
+    const closed = supply === 'accessoryRelay' ? given.unsettled.relayIn : isClosed(supply, state);
     if (closed)
       elements.push({ kind: 'resistor', a: BATTERY_POST, b: busNode(supply), ohm: BUS_OHM });
   }
   elements.push({ kind: 'resistor', a: RELAY_COIL, b: CHASSIS, ohm: COIL_OHM });
   for (const circuit of vehicle.circuits) pushCircuit(elements, circuit, given);
   for (const tap of given.situation.taps) pushTap(elements, vehicle, tap);
-  for (const wire of vehicle.wires ?? []) elements.push(...wireElements(wire, state, given.unsettled));
+  for (const wire of vehicle.wires ?? [])
+    elements.push(...wireElements(wire, state, given.unsettled));
   return elements;
 }
 

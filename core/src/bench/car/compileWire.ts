@@ -32,8 +32,7 @@ export function wireElements(wire: BenchWire, state: VehicleState, now: Unsettle
   const { id, behind } = wire;
   const toGround = (ohm: number): Element => ({ kind: 'resistor', a: id, b: CHASSIS, ohm });
   const fromBattery = (ohm: number): Element => ({ kind: 'resistor', a: BATTERY_POST, b: id, ohm });
-  const bulb = (watts: number): Element =>
-    toGround(filamentOhm(watts, now.bulbV.get(id) ?? 0));
+  const bulb = (watts: number): Element => toGround(filamentOhm(watts, now.bulbV.get(id) ?? 0));
   const awake = !state.asleep;
   switch (behind.is) {
     case 'feed':

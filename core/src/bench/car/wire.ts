@@ -20,7 +20,12 @@ export type BenchWireKind =
   /** A module's 5 V behind a pull-up, loaded by resistors of the switch. */
   | { readonly is: 'lockResistive' }
   /** One lead of a speaker; the other end of the same speaker has the same name. */
-  | { readonly is: 'speaker'; readonly speaker: string; readonly positive: boolean; readonly ohm: number }
+  | {
+      readonly is: 'speaker';
+      readonly speaker: string;
+      readonly positive: boolean;
+      readonly ohm: number;
+    }
   /** An output of an amplifier that is on: half the supply, behind little. */
   | { readonly is: 'amplifierOutput'; readonly speaker: string; readonly positive: boolean }
   /** An input that a radio drives: a load to ground and nothing else. */

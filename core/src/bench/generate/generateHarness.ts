@@ -71,7 +71,9 @@ export function generateHarness(
     random,
   );
   const taped = new Set(
-    drawn.flatMap((one) => (one.pair !== undefined && random() < quality.taped / 2 ? one.pair : [])),
+    drawn.flatMap((one) =>
+      one.pair !== undefined && random() < quality.taped / 2 ? one.pair : [],
+    ),
   );
   const wires = drawn.map((one, index): GeneratedWire => {
     const colour = scheme[index] ?? 'BK';

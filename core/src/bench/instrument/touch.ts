@@ -31,10 +31,7 @@ export interface BenchTouch {
  *
  * @throws RangeError when the car has no such slot or wire.
  */
-export function nodeOf(
-  car: BenchCar,
-  touch: Pick<BenchTouch, 'pointId' | 'contact'>,
-): string {
+export function nodeOf(car: BenchCar, touch: Pick<BenchTouch, 'pointId' | 'contact'>): string {
   const circuit = car.vehicle.circuits.find((one) => one.slotId === touch.pointId);
   if (circuit !== undefined)
     return slotNode(circuit.slotId, touch.contact ?? circuit.supplyContact);

@@ -96,5 +96,6 @@ function connect(
 }
 
 function assertFinite(value: number, what: string): void {
-  if (!Number.isFinite(value)) throw new RangeError(`${what} must be a finite number, got ${value}`);
+  if (!Number.isFinite(value))
+    throw new RangeError(`${what} must be a finite number, got ${value}`);
 }

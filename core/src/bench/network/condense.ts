@@ -66,11 +66,7 @@ export function carryForward(condensed: Condensed, injected: readonly number[]):
 }
 
 /** Fills in the voltages of the eliminated nodes, in place; `current` as `carryForward` gave it. */
-export function carryBack(
-  condensed: Condensed,
-  current: readonly number[],
-  volts: number[],
-): void {
+export function carryBack(condensed: Condensed, current: readonly number[], volts: number[]): void {
   for (let index = condensed.eliminated.length - 1; index >= 0; index -= 1) {
     const step = condensed.eliminated[index];
     if (step === undefined) continue;

@@ -101,7 +101,9 @@ function factor(
   });
   const lu = matrix === undefined ? undefined : new LuDecomposition(matrix);
   if (lu?.isSingular() === true)
-    throw new RangeError('Ideal voltage sources contradict each other: the network has no solution');
+    throw new RangeError(
+      'Ideal voltage sources contradict each other: the network has no solution',
+    );
   return (injected, sourceShare) => {
     const current = carryForward(condensed, injected);
     const volts = new Array<number>(injected.length).fill(0);

@@ -111,9 +111,7 @@ export function adviseHarness(session: HarnessSession): HarnessAdvice {
 
 /** Once no pair is worth a pop any more, a wire that answered on no speaker is left over. */
 function mateless(verdict: WireVerdict, pairs: readonly SpeakerPair[]): WireVerdict {
-  const isPaired = pairs.some(({ plusId, minusId }) =>
-    [plusId, minusId].includes(verdict.wireId),
-  );
+  const isPaired = pairs.some(({ plusId, minusId }) => [plusId, minusId].includes(verdict.wireId));
   return verdict.role === 'speaker' && !isPaired ? { ...verdict, role: 'leftOver' } : verdict;
 }
 
@@ -215,7 +213,9 @@ function unprovedOf(beliefs: readonly WireBelief[], session: HarnessSession): st
       (one) =>
         !session.readings.some(
           ({ sourceId, state }) =>
-            sourceId === one.wire.id && state.lamps && (state.key === 'run' || state.key === 'engine'),
+            sourceId === one.wire.id &&
+            state.lamps &&
+            (state.key === 'run' || state.key === 'engine'),
         ),
     )
     .map((one) => one.wire.id);

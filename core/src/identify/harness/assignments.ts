@@ -1,3 +1,4 @@
+/// <reference path="./munkres.d.ts" />
 import munkres from 'munkres-js';
 import { CAPACITY, WIRE_ROLES } from './roles';
 import type { WireRole } from './roles';
@@ -40,7 +41,8 @@ export function bestAssignments(chances: readonly (readonly number[])[], k: numb
   if (seats.length < chances.length)
     throw new RangeError(`${chances.length} wires do not fit into ${seats.length} places`);
   const answers: Assignment[] = [];
-  const waiting: { readonly branch: Branch; readonly roles: number[]; readonly cost: number }[] = [];
+  const waiting: { readonly branch: Branch; readonly roles: number[]; readonly cost: number }[] =
+    [];
   const queue = (branch: Branch): void => {
     const solved = solve(chances, seats, branch);
     if (solved !== undefined) waiting.push({ branch, ...solved });

@@ -41,7 +41,10 @@ export function beliefsOf(session: HarnessSession, workings: Workings): WireBeli
   const balanced = balance(rows.map((row) => row.alone));
   return rows.map((row, index) => {
     const together = balanced[index] ?? row.alone;
-    const best = together.reduce((top, chance, at) => (chance > (together[top] ?? 0) ? at : top), 0);
+    const best = together.reduce(
+      (top, chance, at) => (chance > (together[top] ?? 0) ? at : top),
+      0,
+    );
     return {
       ...row,
       together,

@@ -28,7 +28,8 @@ export function nothingLive(session: HarnessSession): LivelessHelp | undefined {
     causes: [
       {
         cause: 'The tester has no ground',
-        check: 'Touch a wire that must be live, such as the socket or the battery post; move the clip to bare metal.',
+        check:
+          'Touch a wire that must be live, such as the socket or the battery post; move the clip to bare metal.',
       },
       {
         cause: 'The fuse for radio and courtesy lamp has blown, mostly when the wires were cut',

@@ -18,8 +18,7 @@ export interface HarnessWire {
 }
 
 /** What the installer can't or won't do now. */
-export type HarnessLimit =
-  'acc' | 'run' | 'lamps' | 'pop' | 'parkingBrake' | 'ohmmeter' | 'lamp';
+export type HarnessLimit = 'acc' | 'run' | 'lamps' | 'pop' | 'parkingBrake' | 'ohmmeter' | 'lamp';
 
 /** Probing a bunch of cut wires, as plain data. */
 export interface HarnessSession {

@@ -64,8 +64,7 @@ export function popCandidates(
         weight / (ALONE + (sums.get(left.wire.id) ?? 0)),
         weight / (ALONE + (sums.get(right.wire.id) ?? 0)),
       );
-      const chance =
-        share * Math.min(left.together[SPEAKER] ?? 0, right.together[SPEAKER] ?? 0);
+      const chance = share * Math.min(left.together[SPEAKER] ?? 0, right.together[SPEAKER] ?? 0);
       const [plus, minus] = isStriped(left.wire.colour) ? [right, left] : [left, right];
       candidates.push({ plusId: plus.wire.id, minusId: minus.wire.id, chance });
     }

@@ -47,9 +47,10 @@ export function colourEvidence(
 ): Record<WireRole, number> {
   const { base } = seenColour(colour);
   const leaning = base === undefined ? undefined : BY_FAMILY[family][base];
-  return Object.fromEntries(
-    WIRE_ROLES.map((role) => [role, leaning?.[role] ?? 1]),
-  ) as Record<WireRole, number>;
+  return Object.fromEntries(WIRE_ROLES.map((role) => [role, leaning?.[role] ?? 1])) as Record<
+    WireRole,
+    number
+  >;
 }
 
 /** How likely two wires' colours make them leads of one speaker: same base, one of them striped, most of all. */

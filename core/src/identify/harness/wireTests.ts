@@ -13,7 +13,13 @@ import type { HarnessLimit, HarnessSession } from './session';
 /** One way of looking at wires: a state of the car, an instrument, and what it is clipped to. */
 export interface WireLook {
   readonly name:
-    'everything on' | 'off' | 'acc' | 'run' | 'parkingBrake' | 'ohms to ground' | 'from the constant';
+    | 'everything on'
+    | 'off'
+    | 'acc'
+    | 'run'
+    | 'parkingBrake'
+    | 'ohms to ground'
+    | 'from the constant';
   readonly state: VehicleState;
   readonly instrument: 'meter' | 'ohmmeter' | 'lamp';
   readonly clip: 'ground' | 'constant';
@@ -123,7 +129,9 @@ function visitFor(
   known: { readonly beliefs: readonly WireBelief[]; readonly pairedIds: ReadonlySet<string> },
 ): WireVisit | undefined {
   const worths = known.beliefs
-    .filter((one) => !hasLook(one.wire.id, look, session) && concerns(look, one, { session, ...known }))
+    .filter(
+      (one) => !hasLook(one.wire.id, look, session) && concerns(look, one, { session, ...known }),
+    )
     .map((one) => ({ id: one.wire.id, bits: bitsOf(one, look) }))
     .filter(({ bits }) => look.name === 'everything on' || bits >= WORTH_A_PROBE)
     .sort((left, right) => right.bits - left.bits);
@@ -192,9 +200,7 @@ function mayCarryCurrent(belief: WireBelief, session: HarnessSession): boolean {
 
 /** Whether a wire was read with the key on and everything on, and every time dead. */
 export function isDeadAwake(wireId: string, session: HarnessSession): boolean {
-  const own = session.readings.filter(
-    (reading) => reading.sourceId === wireId && isPlain(reading),
-  );
+  const own = session.readings.filter((reading) => reading.sourceId === wireId && isPlain(reading));
   return (
     own.some(({ state }) => state.key === 'run' || state.key === 'engine') &&
     own.every((reading) => senseOf(reading) === 'dead')
@@ -224,7 +230,8 @@ function bitsOf(belief: WireBelief, look: WireLook): number {
     return row.map((value) => value * factor);
   });
   const kinds = new Array<number>(KINDS).fill(0);
-  for (const row of scaled) row.forEach((value, kind) => (kinds[kind] = (kinds[kind] ?? 0) + value));
+  for (const row of scaled)
+    row.forEach((value, kind) => (kinds[kind] = (kinds[kind] ?? 0) + value));
   return entropy(kinds) - conditional(scaled);
 }
 

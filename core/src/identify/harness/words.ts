@@ -15,7 +15,9 @@ export function describeVisit(
     placeOf(session.state) === placeOf(visit.look.state) &&
     (session.clip ?? 'ground') === visit.look.clip;
   const touch = `touch ${listed(names, session.wires.length)}`;
-  const instruction = stays ? capitalised(`${touch}.`) : `${ARRIVE[visit.look.name]}, then ${touch}.`;
+  const instruction = stays
+    ? capitalised(`${touch}.`)
+    : `${ARRIVE[visit.look.name]}, then ${touch}.`;
   return { instruction, because: REASONS[visit.look.name], caution: LIVE_ENDS };
 }
 

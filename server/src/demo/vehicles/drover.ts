@@ -1,5 +1,5 @@
 import type { DemoVehicle, PanelRows } from '../demoVehicle';
-import { benchFrom, panelFrom } from '../demoVehicle';
+import { benchFrom, bunchFrom, panelFrom } from '../demoVehicle';
 
 const FOOTWELL: PanelRows = {
   id: 'footwell',
@@ -30,6 +30,9 @@ const FOOTWELL: PanelRows = {
   ],
 };
 
+/** Seed of the bunch behind the radio. */
+const BUNCH = 17;
+
 /** The vet's pick-up: standard blades, French legends, a lighter that is constant, a radio that outlives the key. */
 export const drover: DemoVehicle = {
   make: 'Morhaven',
@@ -43,7 +46,10 @@ export const drover: DemoVehicle = {
   keyType: 'key',
   use: 'vet’s pick-up',
   panels: [panelFrom(FOOTWELL)],
-  bench: benchFrom({ restV: 12.35, internalOhm: 0.011, crankingA: 220, chargingV: 13.9 }, [
-    FOOTWELL,
-  ]),
+  bunch: bunchFrom(BUNCH),
+  bench: benchFrom(
+    { restV: 12.35, internalOhm: 0.011, crankingA: 220, chargingV: 13.9 },
+    [FOOTWELL],
+    BUNCH,
+  ),
 };

@@ -1,5 +1,5 @@
 import type { DemoVehicle, PanelRows } from '../demoVehicle';
-import { benchFrom, panelFrom } from '../demoVehicle';
+import { benchFrom, bunchFrom, panelFrom } from '../demoVehicle';
 
 const KNEE: PanelRows = {
   id: 'knee',
@@ -47,6 +47,9 @@ const BOOT: PanelRows = {
   ],
 };
 
+/** Seed of the bunch behind the radio. */
+const BUNCH = 24;
+
 /** The harbour pilot's saloon: push button, hybrid, low-profile blades, terse legends, two of them missing. */
 export const fairway: DemoVehicle = {
   make: 'Pellan',
@@ -60,8 +63,10 @@ export const fairway: DemoVehicle = {
   keyType: 'push button',
   use: 'harbour pilot’s saloon',
   panels: [panelFrom(KNEE), panelFrom(BOOT)],
-  bench: benchFrom({ restV: 12.5, internalOhm: 0.008, crankingA: 120, chargingV: 14.4 }, [
-    KNEE,
-    BOOT,
-  ]),
+  bunch: bunchFrom(BUNCH),
+  bench: benchFrom(
+    { restV: 12.5, internalOhm: 0.008, crankingA: 120, chargingV: 14.4 },
+    [KNEE, BOOT],
+    BUNCH,
+  ),
 };

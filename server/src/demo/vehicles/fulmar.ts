@@ -1,5 +1,5 @@
 import type { DemoVehicle, PanelRows } from '../demoVehicle';
-import { benchFrom, panelFrom } from '../demoVehicle';
+import { benchFrom, bunchFrom, panelFrom } from '../demoVehicle';
 
 const SEATBOX: PanelRows = {
   id: 'seatbox',
@@ -24,6 +24,9 @@ const SEATBOX: PanelRows = {
   ],
 };
 
+/** Seed of the bunch behind the radio. */
+const BUNCH = 31;
+
 /** The camper: standard blades under the seat, a second battery that feeds one slot from behind. */
 export const fulmar: DemoVehicle = {
   make: 'Tidewell',
@@ -37,5 +40,10 @@ export const fulmar: DemoVehicle = {
   keyType: 'key',
   use: 'camper',
   panels: [panelFrom(SEATBOX)],
-  bench: benchFrom({ restV: 12.6, internalOhm: 0.01, crankingA: 210, chargingV: 14.1 }, [SEATBOX]),
+  bunch: bunchFrom(BUNCH),
+  bench: benchFrom(
+    { restV: 12.6, internalOhm: 0.01, crankingA: 210, chargingV: 14.1 },
+    [SEATBOX],
+    BUNCH,
+  ),
 };

@@ -1,5 +1,5 @@
 import type { DemoVehicle, PanelRows } from '../demoVehicle';
-import { benchFrom, panelFrom } from '../demoVehicle';
+import { benchFrom, bunchFrom, panelFrom } from '../demoVehicle';
 
 const DASH: PanelRows = {
   id: 'dash',
@@ -32,6 +32,9 @@ const DASH: PanelRows = {
   ],
 };
 
+/** Seed of the bunch behind the radio. */
+const BUNCH = 3;
+
 /** The library bus: right-hand drive, mini blades, plain English legends, courtesy lamps shed at sleep. */
 export const longboat: DemoVehicle = {
   make: 'Skerrick',
@@ -45,5 +48,10 @@ export const longboat: DemoVehicle = {
   keyType: 'key',
   use: 'library bus',
   panels: [panelFrom(DASH)],
-  bench: benchFrom({ restV: 12.55, internalOhm: 0.009, crankingA: 190, chargingV: 14.2 }, [DASH]),
+  bunch: bunchFrom(BUNCH),
+  bench: benchFrom(
+    { restV: 12.55, internalOhm: 0.009, crankingA: 190, chargingV: 14.2 },
+    [DASH],
+    BUNCH,
+  ),
 };

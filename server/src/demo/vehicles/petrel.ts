@@ -1,5 +1,5 @@
 import type { DemoVehicle, PanelRows } from '../demoVehicle';
-import { benchFrom, panelFrom } from '../demoVehicle';
+import { benchFrom, bunchFrom, panelFrom } from '../demoVehicle';
 
 const GLOVEBOX: PanelRows = {
   id: 'glovebox',
@@ -29,6 +29,9 @@ const GLOVEBOX: PanelRows = {
   ],
 };
 
+/** Seed of the bunch behind the radio. */
+const BUNCH = 10;
+
 /** The flower courier's van: left-hand drive, push button, micro blades, German legends, accessory held while cranking. */
 export const petrel: DemoVehicle = {
   make: 'Tidewell',
@@ -42,7 +45,10 @@ export const petrel: DemoVehicle = {
   keyType: 'push button',
   use: 'flower courier',
   panels: [panelFrom(GLOVEBOX)],
-  bench: benchFrom({ restV: 12.7, internalOhm: 0.007, crankingA: 170, chargingV: 14.6 }, [
-    GLOVEBOX,
-  ]),
+  bunch: bunchFrom(BUNCH),
+  bench: benchFrom(
+    { restV: 12.7, internalOhm: 0.007, crankingA: 170, chargingV: 14.6 },
+    [GLOVEBOX],
+    BUNCH,
+  ),
 };

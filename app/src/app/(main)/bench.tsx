@@ -1,0 +1,3 @@
+import { BenchScreen } from '../../features/bench/BenchScreen';
+
+export default BenchScreen;

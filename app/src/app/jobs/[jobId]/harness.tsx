@@ -1,0 +1,7 @@
+import { HarnessScreen } from '../../../features/harness/HarnessScreen';
+import { useJobContext } from '../../../features/job/JobShell';
+
+/** The job's bunch of cut wires. */
+export default function HarnessRoute() {
+  return <HarnessScreen context={useJobContext()} />;
+}

@@ -1,0 +1,216 @@
+import { generateHarness } from '@lucky-thread/core/bench';
+import { describeValue } from '@lucky-thread/core/identify';
+import type { HarnessSession, WireRole } from '@lucky-thread/core/identify/harness';
+import { ROLE_NAMES, WIRE_ROLES } from '@lucky-thread/core/identify/harness';
+import type { HarnessTrial } from '@lucky-thread/core/trial';
+import { harnessTrial } from '@lucky-thread/core/trial';
+import { nextState } from '@lucky-thread/core/vehicle';
+import { useMemo, useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { ActionButton } from '../../ui/ActionButton';
+import { Card } from '../../ui/Card';
+import { Choice } from '../../ui/Choice';
+import { useWide } from '../../ui/Screen';
+import { usePalette } from '../../ui/ThemeProvider';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+import { StateSwitches } from '../find/StateSwitches';
+import { WireList } from '../harness/WireList';
+import { useHarnessAdvice } from '../harness/useHarness';
+import type { NamedWires } from './harnessPractice';
+import { harnessReport } from './harnessPractice';
+import type { Level } from './levels';
+import { PracticeReport } from './PracticeReport';
+
+/** Practice on a bunch of cut wires: meter, ohmmeter and 9 V, and a name for every wire. */
+export function HarnessPracticeScreen(props: {
+  readonly level: Extract<Level, { kind: 'harness' }>;
+  readonly seed: number;
+  readonly onLeave: () => void;
+  readonly onAnother: () => void;
+}) {
+  const { level, seed } = props;
+  const palette = usePalette();
+  const wide = useWide();
+  const [made] = useState(() => {
+    const harness = generateHarness(seed, level.quality);
+    return { harness, trial: harnessTrial(harness, seed) };
+  });
+  const { harness, trial } = made;
+  const [turn, setTurn] = useState(0);
+  const [named, setNamed] = useState<NamedWires>({});
+  const [selectedId, setSelectedId] = useState<string>();
+  const [helped, setHelped] = useState(false);
+  const [finished, setFinished] = useState(false);
+  const session = useMemo(
+    (): HarnessSession => ({
+      wires: trial.wires,
+      readings: trial.readings.slice(0, trial.readings.length + 0 * turn),
+      state: trial.state(),
+    }),
+    [trial, turn],
+  );
+  const { advice } = useHarnessAdvice(session);
+  const act = (action: () => void): void => {
+    action();
+    setTurn(turn + 1);
+  };
+  if (finished)
+    return (
+      <PracticeReport
+        lines={harnessReport(harness, named, {
+          effort: trial.effort(),
+          readings: trial.readings,
+        })}
+        seconds={trial.effort().seconds}
+        probes={trial.effort().probes}
+        car={{ kind: 'harness', seed, quality: level.quality }}
+        onBack={() => setFinished(false)}
+        onAnother={props.onAnother}
+        onLeave={props.onLeave}
+      />
+    );
+  const wanted = helped && advice?.next.kind === 'probe' ? advice.next.wireIds : [];
+  return (
+    <View style={[styles.fill, wide && styles.columns]} role="main" testID="practice">
+      <ScrollView tabIndex={0} style={styles.fill} contentContainerStyle={styles.content}>
+        <Words kind="title">{level.title}</Words>
+        <StateSwitches
+          state={trial.state()}
+          onChange={(change) => act(() => trial.go(nextState(trial.state(), change)))}
+        />
+        <WireList
+          wires={trial.wires.map((wire) => ({
+            ...wire,
+            name: `${wire.id}${named[wire.id] === undefined ? '' : ` ${ROLE_NAMES[named[wire.id] ?? 'leftOver'].code}`}`,
+          }))}
+          advice={helped ? advice : undefined}
+          wantedIds={new Set(wanted)}
+          readCount={(id) => trial.readings.filter((one) => one.sourceId === id).length}
+          selectedId={selectedId}
+          onSelect={setSelectedId}
+        />
+      </ScrollView>
+      <ScrollView
+        tabIndex={0}
+        style={[
+          wide ? styles.side : styles.dock,
+          { borderColor: palette.line, backgroundColor: palette.canvas },
+        ]}
+        contentContainerStyle={styles.docked}
+      >
+        {helped && advice !== undefined && (
+          <Words kind="instruction" testID="next">
+            {advice.next.instruction}
+          </Words>
+        )}
+        {selectedId === undefined ? (
+          <Words soft>Touch a wire in the list.</Words>
+        ) : (
+          <WireBench
+            trial={trial}
+            wireId={selectedId}
+            named={named[selectedId]}
+            onAct={act}
+            onNamed={(role) => setNamed({ ...named, [selectedId]: role })}
+          />
+        )}
+        <View style={styles.row}>
+          <ActionButton
+            label={helped ? 'Hide the plan' : 'Show the plan'}
+            testID="help"
+            style={styles.even}
+            onPress={() => setHelped(!helped)}
+          />
+          <ActionButton
+            kind="next"
+            label="Finish"
+            testID="finish"
+            style={styles.even}
+            onPress={() => setFinished(true)}
+          />
+        </View>
+        <Words kind="small" soft>
+          {`${trial.effort().seconds} s of work so far, ${trial.effort().probes} probes.`}
+        </Words>
+      </ScrollView>
+    </View>
+  );
+}
+
+/** Instruments at one wire, and what it is taken for. */
+function WireBench(props: {
+  readonly trial: HarnessTrial;
+  readonly wireId: string;
+  readonly named: WireRole | undefined;
+  readonly onAct: (action: () => void) => void;
+  readonly onNamed: (role: WireRole) => void;
+}) {
+  const { trial, wireId, onAct } = props;
+  const [otherId, setOtherId] = useState<string>();
+  const last = trial.readings.at(-1);
+  const name = trial.wires.find((wire) => wire.id === wireId)?.name ?? wireId;
+  return (
+    <Card testID="wire-bench">
+      <Words kind="heading">{name}</Words>
+      <View style={styles.row}>
+        <ActionButton
+          label="Meter"
+          testID="touch-meter"
+          style={styles.even}
+          onPress={() => onAct(() => trial.probe(wireId))}
+        />
+        <ActionButton
+          label="Ohms to ground"
+          testID="touch-ohms"
+          style={styles.even}
+          onPress={() => onAct(() => trial.probe(wireId, 'ohmmeter'))}
+        />
+        <ActionButton
+          label={`9 V to ${otherId ?? '…'}`}
+          testID="touch-pop"
+          style={styles.even}
+          disabled={otherId === undefined || otherId === wireId}
+          onPress={() =>
+            onAct(() => {
+              if (otherId !== undefined) trial.pop(wireId, otherId);
+            })
+          }
+        />
+      </View>
+      {last !== undefined && (
+        <Words kind="figure" testID="last-reading">
+          {`${last.sourceId}: ${describeValue(last.value)}`}
+        </Words>
+      )}
+      <Words kind="label">Minus of the 9 V on</Words>
+      <Choice
+        label="Second wire"
+        options={trial.wires
+          .filter((wire) => wire.id !== wireId)
+          .map((wire) => ({ value: wire.id, label: wire.id }))}
+        value={otherId}
+        onChange={setOtherId}
+      />
+      <Words kind="label">It is</Words>
+      <Choice
+        label="What this wire is"
+        testID="name"
+        options={WIRE_ROLES.map((role) => ({ value: role, label: ROLE_NAMES[role].code }))}
+        value={props.named}
+        onChange={props.onNamed}
+      />
+    </Card>
+  );
+}
+
+const styles = StyleSheet.create({
+  fill: { flex: 1, minHeight: 0 },
+  columns: { flexDirection: 'row' },
+  content: { padding: SPACE.m, gap: SPACE.m },
+  dock: { flexGrow: 0, borderTopWidth: 1.5, maxHeight: '62%' },
+  side: { flex: 0.9, borderLeftWidth: 1.5 },
+  docked: { padding: SPACE.m, gap: SPACE.s },
+  row: { flexDirection: 'row', gap: SPACE.xs },
+  even: { flex: 1, paddingHorizontal: 2 },
+});

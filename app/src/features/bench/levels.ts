@@ -1,0 +1,71 @@
+import type { HarnessQuality, LegendQuality } from '@lucky-thread/core/bench';
+import {
+  FADED_HARNESS,
+  POOR_LEGENDS,
+  USUAL_HARNESS,
+  USUAL_LEGENDS,
+} from '@lucky-thread/core/bench';
+import type { Need } from '@lucky-thread/core/identify';
+
+/** One level of the bench. */
+export type Level = {
+  readonly id: string;
+  readonly title: string;
+  readonly text: string;
+} & (
+  | { readonly kind: 'panel'; readonly quality: LegendQuality; readonly needs: readonly Need[] }
+  | { readonly kind: 'harness'; readonly quality: HarnessQuality }
+);
+
+const MEMORY: Need = { id: 'memory', role: 'constant' };
+const SUPPLY: Need = { id: 'supply', role: 'switched', liveInAcc: true };
+const STEADY: Need = { id: 'steady', role: 'switched', holdsCranking: true };
+
+/** What each need of the bench is called. */
+export const NEED_WORDS: Readonly<Record<string, string>> = {
+  memory: 'Memory: live always, asleep too',
+  supply: 'Supply: with the key from accessory on',
+  steady: 'Steady: with the key, held through cranking',
+};
+
+/** From a labelled panel to a cut harness with faded colours. */
+export const LEVELS: readonly Level[] = [
+  {
+    id: 'labelled',
+    kind: 'panel',
+    title: 'A labelled panel',
+    text: 'Every legend is right. Find a memory feed and a supply.',
+    quality: { ambiguous: 0, wrong: 0, missing: 0 },
+    needs: [MEMORY, SUPPLY],
+  },
+  {
+    id: 'usual',
+    kind: 'panel',
+    title: 'A panel as they come',
+    text: 'Some legends are terse, missing or of another year.',
+    quality: USUAL_LEGENDS,
+    needs: [MEMORY, SUPPLY],
+  },
+  {
+    id: 'poor',
+    kind: 'panel',
+    title: 'A worn, foreign panel',
+    text: 'Hardly half of the legends can be trusted, and one feed must hold while cranking.',
+    quality: POOR_LEGENDS,
+    needs: [MEMORY, SUPPLY, STEADY],
+  },
+  {
+    id: 'harness',
+    kind: 'harness',
+    title: 'A cut harness',
+    text: 'The plug behind the radio is gone. Tell every wire apart.',
+    quality: USUAL_HARNESS,
+  },
+  {
+    id: 'faded',
+    kind: 'harness',
+    title: 'A faded harness',
+    text: 'Somebody was in here before, and the colours have faded.',
+    quality: FADED_HARNESS,
+  },
+];

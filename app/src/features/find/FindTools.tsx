@@ -1,0 +1,121 @@
+import type { Until } from '@lucky-thread/core/identify';
+import type { StitchPlace } from '@lucky-thread/core/vehicle';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { untilChanged } from '../../store/probeSlice';
+import { useAppDispatch } from '../../store/store';
+import { ActionButton } from '../../ui/ActionButton';
+import { Card } from '../../ui/Card';
+import { Choice } from '../../ui/Choice';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+import type { JobContext } from '../job/useJob';
+import { InstrumentCheck } from './InstrumentCheck';
+import { LegendCheck } from './LegendCheck';
+import type { Finding } from './useFind';
+
+/** Props of {@link FindTools}. */
+export interface FindToolsProps {
+  readonly context: JobContext;
+  readonly finding: Finding;
+  readonly onLimit: (places: readonly StitchPlace[], left: boolean) => void;
+}
+
+type Tool = 'instruments' | 'legend' | 'plan';
+
+/** What comes before and beside probing: instruments, the legend's lie, what can't be done now, and the cut wires. */
+export function FindTools(props: FindToolsProps) {
+  const router = useRouter();
+  const [open, setOpen] = useState<Tool>();
+  const toggle = (tool: Tool): void => setOpen(open === tool ? undefined : tool);
+  return (
+    <View style={styles.tools}>
+      <View style={styles.row}>
+        {TOOLS.map(({ tool, label }) => (
+          <ActionButton
+            key={tool}
+            label={label}
+            testID={`tool-${tool}`}
+            style={styles.even}
+            onPress={() => toggle(tool)}
+          />
+        ))}
+        <ActionButton
+          label="Cut wires"
+          testID="tool-harness"
+          style={styles.even}
+          onPress={() => router.navigate(`/jobs/${props.context.job.id}/harness`)}
+        />
+      </View>
+      {open === 'instruments' && <InstrumentCheck />}
+      {open === 'legend' && <LegendCheck panels={props.context.model.panels} />}
+      {open === 'plan' && <PlanLimits {...props} />}
+    </View>
+  );
+}
+
+const TOOLS: readonly { readonly tool: Tool; readonly label: string }[] = [
+  { tool: 'instruments', label: 'Check tester' },
+  { tool: 'legend', label: 'Legend' },
+  { tool: 'plan', label: 'Plan' },
+];
+
+const UNTILS: readonly { readonly value: Until; readonly label: string }[] = [
+  { value: 'role', label: 'Feeds served' },
+  { value: 'function', label: 'Ready to log' },
+];
+
+const LIMITS: readonly {
+  readonly label: string;
+  readonly places: readonly StitchPlace[];
+}[] = [
+  { label: 'No cranking', places: ['crank'] },
+  { label: 'No running engine', places: ['engine'] },
+  { label: 'No key', places: ['acc', 'run', 'crank', 'engine', 'lamps', 'justOff'] },
+  { label: 'No waiting for sleep', places: ['asleep', 'waited'] },
+];
+
+/** How far the plan goes, and what it must do without. */
+function PlanLimits({ context, finding, onLimit }: FindToolsProps) {
+  const dispatch = useAppDispatch();
+  const { cannot, until } = finding.probing;
+  return (
+    <Card testID="plan-limits">
+      <Words kind="heading">Test until</Words>
+      <Choice
+        label="Test until"
+        even
+        testID="until"
+        options={UNTILS}
+        value={until}
+        onChange={(value) => dispatch(untilChanged({ jobId: context.job.id, until: value }))}
+      />
+      <Words kind="small" soft>
+        {until === 'role'
+          ? 'Stops as soon as every feed is served. The log may still want a crank or sleep test.'
+          : 'Goes on until accessory, ignition and constant can be told from their look-alikes.'}
+      </Words>
+      <Words kind="heading">Not possible now</Words>
+      <View style={styles.wrap}>
+        {LIMITS.map(({ label, places }) => {
+          const left = places.every((place) => cannot.includes(place));
+          return (
+            <ActionButton
+              key={label}
+              label={`${left ? '☒' : '☐'} ${label}`}
+              onPress={() => onLimit(places, !left)}
+            />
+          );
+        })}
+      </View>
+    </Card>
+  );
+}
+
+const styles = StyleSheet.create({
+  tools: { gap: SPACE.s },
+  row: { flexDirection: 'row', gap: SPACE.xs },
+  wrap: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.xs },
+  even: { flex: 1, paddingHorizontal: 2 },
+});

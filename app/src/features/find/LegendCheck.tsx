@@ -1,0 +1,101 @@
+import type { Alignment } from '@lucky-thread/core/identify/legend';
+import { alignLegend } from '@lucky-thread/core/identify/legend';
+import type { Panel } from '@lucky-thread/core/vehicle';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Card } from '../../ui/Card';
+import { Caution } from '../../ui/Caution';
+import { Field } from '../../ui/Field';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+import { parseRow, printedGrid } from './legendGrid';
+
+/** Which way up the legend belongs: the ratings seen in the panel, row by row, against the printed ones. */
+export function LegendCheck({ panels }: { readonly panels: readonly Panel[] }) {
+  const panel = panels[0];
+  const [rows, setRows] = useState<readonly string[]>([]);
+  if (panel === undefined) return null;
+  const count = panel.rows;
+  const outcome = rows.some((row) => row.trim() !== '')
+    ? alignmentOf(
+        panel,
+        Array.from({ length: count }, (_, row) => rows[row] ?? ''),
+      )
+    : undefined;
+  return (
+    <Card testID="legend-check">
+      <Words kind="heading">Which way up is the legend?</Words>
+      <Words kind="small" soft>
+        Hold the panel as you see it. Type the ratings you read, left to right: “10 15 - ?” with -
+        for an empty position and ? for one you did not look at.
+      </Words>
+      <View style={styles.rows}>
+        {Array.from({ length: count }, (_, row) => (
+          <Field
+            key={row}
+            label={`Row ${row + 1} of ${count}, ${panel.columns} positions`}
+            value={rows[row] ?? ''}
+            testID={`legend-row-${row}`}
+            onChange={(text) =>
+              setRows(
+                Array.from({ length: count }, (__, at) => (at === row ? text : (rows[at] ?? ''))),
+              )
+            }
+          />
+        ))}
+      </View>
+      {typeof outcome === 'string' ? (
+        <Words kind="small">✕ {outcome}</Words>
+      ) : (
+        outcome !== undefined && <Outcome alignment={outcome} />
+      )}
+    </Card>
+  );
+}
+
+function Outcome({ alignment }: { readonly alignment: Alignment }) {
+  switch (alignment.kind) {
+    case 'noMatch':
+      return <Caution>{alignment.reason}</Caution>;
+    case 'matched':
+      return (
+        <Words kind="heading" testID="legend-outcome">
+          {`✓ ${lieWords(alignment.best)}, ${Math.min(99, Math.round(100 * alignment.best.probability))} % sure.`}
+        </Words>
+      );
+    case 'ambiguous': {
+      const next = alignment.readNext;
+      return (
+        <Words kind="heading" testID="legend-outcome">
+          {`Ambiguous: look for the arrow on the cover${
+            next === undefined ? '' : `, or read row ${next.row + 1}, position ${next.column + 1}`
+          }.`}
+        </Words>
+      );
+    }
+  }
+}
+
+function lieWords(lie: { readonly quarterTurns: number; readonly mirrored: boolean }): string {
+  const turn = ['As printed', 'A quarter turn right', 'Upside down', 'A quarter turn left'][
+    lie.quarterTurns
+  ];
+  return lie.mirrored ? `${turn ?? ''}, and mirrored` : (turn ?? '');
+}
+
+function alignmentOf(panel: Panel, rows: readonly string[]): Alignment | string {
+  try {
+    const seen = rows.map((text, at) => {
+      const row = parseRow(text);
+      if (row.length > panel.columns)
+        throw new RangeError(`Row ${at + 1} has ${row.length} ratings, the panel ${panel.columns}`);
+      return Array.from({ length: panel.columns }, (_, column) => row[column]);
+    });
+    return alignLegend(printedGrid(panel), seen);
+  } catch (error) {
+    if (error instanceof RangeError) return error.message;
+    throw error;
+  }
+}
+
+const styles = StyleSheet.create({ rows: { gap: SPACE.xs } });

@@ -1,0 +1,253 @@
+import { useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { takeReading, withdraw } from '../../store/outbox';
+import { useAppDispatch } from '../../store/store';
+import { ActionButton } from '../../ui/ActionButton';
+import { useWide } from '../../ui/Screen';
+import { usePalette } from '../../ui/ThemeProvider';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+import { countingRows } from '../find/jobReadings';
+import { ReadingHistory } from '../find/ReadingHistory';
+import { ReadingPad } from '../find/ReadingPad';
+import { readingRequest } from '../find/readingRequest';
+import { StateSwitches } from '../find/StateSwitches';
+import { useTakeReading } from '../find/useTakeReading';
+import type { JobContext } from '../job/useJob';
+import { useJobChange } from '../job/useJobChange';
+import { nextState } from '@lucky-thread/core/vehicle';
+import { HarnessDock } from './HarnessDock';
+import { PopPad } from './PopPad';
+import type { HarnessBench, HarnessFinding } from './useHarness';
+import { AT_REST, useHarness } from './useHarness';
+import { Separating } from './Separating';
+import { WireEditor } from './WireEditor';
+import { WireList } from './WireList';
+
+/** The cut wires of a job: as they are seen, what each is, and what to do next. */
+export function HarnessScreen({ context }: { readonly context: JobContext }) {
+  const palette = usePalette();
+  const wide = useWide();
+  const change = useJobChange(context.job);
+  const [bench, setBench] = useState<HarnessBench>(AT_REST);
+  const [selectedId, setSelectedId] = useState<string>();
+  const finding = useHarness(context, bench);
+  const { harness } = context.job;
+  const list = (
+    <>
+      <StateSwitches
+        state={bench.state}
+        onChange={(one) => setBench({ ...bench, state: nextState(bench.state, one) })}
+      />
+      <WireList
+        wires={finding.session.wires}
+        advice={finding.advice}
+        wantedIds={wantedOf(finding)}
+        readCount={(id) => countingRows(finding.rows).filter((row) => row.sourceId === id).length}
+        selectedId={selectedId}
+        onSelect={setSelectedId}
+      />
+      {finding.advice !== undefined && (
+        <Separating advice={finding.advice} wires={finding.session.wires} />
+      )}
+      <WireEditor
+        wires={harness}
+        known={context.model.bunch}
+        busy={change.busy}
+        onWires={(wires) => void change.change({ harness: wires })}
+      />
+      {change.problem !== undefined && <Words kind="small">✕ {change.problem}</Words>}
+      <Words kind="heading">Readings</Words>
+      <ReadingHistory
+        jobId={context.job.id}
+        rows={finding.rows}
+        nameOf={(id) => harness.find((wire) => wire.id === id)?.name ?? id}
+      />
+    </>
+  );
+  const dock = harness.length > 0 && (
+    <Dock
+      context={context}
+      finding={finding}
+      bench={bench}
+      onBench={setBench}
+      selectedId={selectedId}
+      onSelect={setSelectedId}
+    />
+  );
+  return (
+    <View style={[styles.fill, wide && styles.columns]} testID="harness" role="main">
+      <ScrollView tabIndex={0} style={styles.fill} contentContainerStyle={styles.content}>
+        {list}
+      </ScrollView>
+      <ScrollView
+        tabIndex={0}
+        style={[
+          wide ? styles.side : styles.dock,
+          { borderColor: palette.line, backgroundColor: palette.canvas },
+        ]}
+        contentContainerStyle={styles.docked}
+      >
+        {dock}
+      </ScrollView>
+    </View>
+  );
+}
+
+/** The wires that the plan wants touched now. */
+function wantedOf(finding: HarnessFinding): ReadonlySet<string> {
+  const next = finding.advice?.next;
+  if (next?.kind === 'pop') return new Set([next.plusId, next.minusId]);
+  return new Set(next?.kind === 'probe' ? next.wireIds : []);
+}
+
+interface DockProps {
+  readonly context: JobContext;
+  readonly finding: HarnessFinding;
+  readonly bench: HarnessBench;
+  readonly onBench: (bench: HarnessBench) => void;
+  readonly selectedId: string | undefined;
+  readonly onSelect: (wireId: string | undefined) => void;
+}
+
+function Dock(props: DockProps) {
+  const dispatch = useAppDispatch();
+  const { context, finding, bench } = props;
+  const { advice } = finding;
+  const jobId = context.job.id;
+  const next = advice?.next;
+  const last = countingRows(finding.rows).at(-1);
+  return (
+    <View style={styles.tight}>
+      {finding.problem !== undefined && (
+        <Words kind="small">✕ The plan could not be worked out: {finding.problem}</Words>
+      )}
+      <HarnessDock
+        advice={advice}
+        thinking={finding.thinking}
+        state={bench.state}
+        clip={bench.clip}
+        onArrived={(state, clip) => {
+          props.onBench({ ...bench, state, clip });
+          props.onSelect(undefined);
+        }}
+      />
+      {next?.kind === 'pop' ? (
+        <Pop {...props} plusId={next.plusId} minusId={next.minusId} />
+      ) : (
+        <Touch {...props} />
+      )}
+      <ActionButton
+        kind="quiet"
+        label="Undo last"
+        testID="undo"
+        disabled={last === undefined}
+        onPress={() => {
+          if (last !== undefined) dispatch(withdraw(jobId, last.id));
+        }}
+      />
+    </View>
+  );
+}
+
+/** The wire to touch now: the selected one, or the plan's first; one touch on lamp, keypad or meter logs it. */
+function Touch({ context, finding, bench, selectedId, onSelect }: DockProps) {
+  const next = finding.advice?.next;
+  const wireId = selectedId ?? (next?.kind === 'probe' ? next.wireIds[0] : undefined);
+  const wire = finding.session.wires.find((one) => one.id === wireId);
+  if (wire === undefined)
+    return (
+      <Words kind="small" soft>
+        Touch a wire in the list to log a reading.
+      </Words>
+    );
+  const constantId = finding.advice?.wires.find((one) => one.role === 'constant')?.wireId;
+  return (
+    <WirePad
+      key={wire.id}
+      context={context}
+      wireId={wire.id}
+      name={wire.name}
+      bench={bench}
+      clipId={bench.clip === 'constant' ? constantId : undefined}
+      measure={next?.kind === 'probe' && next.instrument === 'ohmmeter' ? 'ohms' : 'volts'}
+      onTaken={() => onSelect(undefined)}
+    />
+  );
+}
+
+function WirePad(props: {
+  readonly context: JobContext;
+  readonly wireId: string;
+  readonly name: string;
+  readonly bench: HarnessBench;
+  readonly clipId: string | undefined;
+  readonly measure: 'volts' | 'ohms';
+  readonly onTaken: () => void;
+}) {
+  const taker = useTakeReading({
+    jobId: props.context.job.id,
+    sourceId: props.wireId,
+    state: props.bench.state,
+    clipId: props.clipId,
+    measure: props.measure,
+  });
+  return (
+    <View style={styles.tight}>
+      <Words kind="heading" testID="selected-wire">
+        {`${props.name}${props.measure === 'ohms' ? ' · ohms to ground' : ''}`}
+      </Words>
+      <ReadingPad
+        taker={taker}
+        simulated={props.context.model.simulated}
+        onTaken={props.onTaken}
+        unit={props.measure === 'ohms' ? 'Ω' : 'V'}
+      />
+    </View>
+  );
+}
+
+function Pop(props: DockProps & { readonly plusId: string; readonly minusId: string }) {
+  const dispatch = useAppDispatch();
+  const { context, bench, plusId, minusId } = props;
+  const taker = useTakeReading({
+    jobId: context.job.id,
+    sourceId: plusId,
+    otherId: minusId,
+    state: bench.state,
+    measure: 'pop',
+  });
+  return (
+    <View style={styles.tight}>
+      <PopPad
+        key={`${plusId} ${minusId}`}
+        simulated={context.model.simulated}
+        onSimulated={() => void taker.simulated()}
+        onPop={(cone, speaker) => {
+          const result = readingRequest(
+            {
+              sourceId: plusId,
+              otherId: minusId,
+              contact: undefined,
+              state: bench.state,
+              at: new Date(),
+            },
+            { instrument: 'pop', cone, ...(speaker === undefined ? {} : { speaker }) },
+          );
+          if (result.ok) dispatch(takeReading(context.job.id, result.request));
+        }}
+      />
+      {taker.problem !== undefined && <Words kind="small">✕ {taker.problem}</Words>}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  fill: { flex: 1, minHeight: 0 },
+  columns: { flexDirection: 'row' },
+  content: { padding: SPACE.m, gap: SPACE.m },
+  dock: { flexGrow: 0, borderTopWidth: 1.5, maxHeight: '70%' },
+  side: { flex: 0.8, borderLeftWidth: 1.5 },
+  docked: { padding: SPACE.m },
+  tight: { gap: SPACE.s },
+});

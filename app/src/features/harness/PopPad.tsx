@@ -1,0 +1,67 @@
+import type { Cone } from '@lucky-thread/core/identify';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { ActionButton } from '../../ui/ActionButton';
+import { Choice } from '../../ui/Choice';
+import { SPACE } from '../../ui/tokens';
+
+const SPEAKERS = ['front left', 'front right', 'rear left', 'rear right'] as const;
+
+/** Props of {@link PopPad}. */
+export interface PopPadProps {
+  readonly simulated: boolean;
+  readonly onPop: (cone: Cone, speaker: string | undefined) => void;
+  readonly onSimulated: () => void;
+}
+
+/** What the 9 V pop did: which speaker, and which way its cone moved. */
+export function PopPad({ simulated, onPop, onSimulated }: PopPadProps) {
+  const [speaker, setSpeaker] = useState<(typeof SPEAKERS)[number]>();
+  return (
+    <View style={styles.pad} testID="pop-pad">
+      <Choice
+        label="Which speaker popped"
+        testID="popped"
+        options={SPEAKERS.map((value) => ({ value, label: value }))}
+        value={speaker}
+        onChange={setSpeaker}
+      />
+      <View style={styles.row}>
+        <ActionButton
+          label="Cone out"
+          testID="pop-out"
+          style={styles.even}
+          disabled={speaker === undefined}
+          onPress={() => onPop('out', speaker)}
+        />
+        <ActionButton
+          label="Cone in"
+          testID="pop-in"
+          style={styles.even}
+          disabled={speaker === undefined}
+          onPress={() => onPop('in', speaker)}
+        />
+        <ActionButton
+          label="Silence"
+          testID="pop-none"
+          style={styles.even}
+          onPress={() => onPop('none', undefined)}
+        />
+        {simulated && (
+          <ActionButton
+            label="Sim pop"
+            testID="pop-sim"
+            style={styles.even}
+            onPress={onSimulated}
+          />
+        )}
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  pad: { gap: SPACE.xs },
+  row: { flexDirection: 'row', gap: SPACE.xs },
+  even: { flex: 1, paddingHorizontal: 2 },
+});

@@ -1,0 +1,102 @@
+import type { HarnessWireInput } from '@lucky-thread/contract';
+import { WIRE_COLOURS } from '@lucky-thread/core/vehicle';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { ActionButton } from '../../ui/ActionButton';
+import { Card } from '../../ui/Card';
+import { Choice } from '../../ui/Choice';
+import { Toggle } from '../../ui/Toggle';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+
+/** Props of {@link WireEditor}. */
+export interface WireEditorProps {
+  readonly wires: readonly HarnessWireInput[];
+  /** The bunch as the model's notes have it; empty when unknown. */
+  readonly known: readonly HarnessWireInput[];
+  readonly busy: boolean;
+  readonly onWires: (wires: HarnessWireInput[]) => void;
+}
+
+const CODES = Object.keys(WIRE_COLOURS).map((code) => ({ value: code, label: code }));
+
+/** The wires as they are seen: base colour, stripe, and which are still taped together. */
+export function WireEditor({ wires, known, busy, onWires }: WireEditorProps) {
+  const [base, setBase] = useState<string>();
+  const [stripe, setStripe] = useState<string>();
+  const [taped, setTaped] = useState(false);
+  const last = wires.at(-1);
+  const add = (): void => {
+    const number = nextNumber(wires);
+    const wire: HarnessWireInput = {
+      id: `harness/W${number}`,
+      name: `W${number}`,
+      ...(base === undefined ? {} : { colour: stripe === undefined ? base : `${base}/${stripe}` }),
+      ...(taped && last !== undefined ? { tapedWith: last.id } : {}),
+    };
+    onWires([...wires, wire]);
+    setStripe(undefined);
+    setTaped(false);
+  };
+  return (
+    <Card testID="wire-editor">
+      <Words kind="heading">Add a wire</Words>
+      <Words kind="label">Base colour, as seen</Words>
+      <Choice label="Base colour" testID="base" options={CODES} value={base} onChange={setBase} />
+      <Words kind="label">Stripe</Words>
+      <Choice
+        label="Stripe"
+        testID="stripe"
+        options={[{ value: 'none', label: 'none' }, ...CODES.filter(({ value }) => value !== base)]}
+        value={stripe ?? 'none'}
+        onChange={(code) => setStripe(code === 'none' ? undefined : code)}
+      />
+      {last !== undefined && (
+        <View style={styles.row}>
+          <Toggle
+            label={`Taped or twisted with ${last.name}`}
+            state={taped ? 'yes' : 'no'}
+            on={taped}
+            testID="taped"
+            onChange={setTaped}
+          />
+        </View>
+      )}
+      <View style={styles.row}>
+        <ActionButton
+          label="Add this wire"
+          testID="add-wire"
+          disabled={busy}
+          style={styles.grow}
+          onPress={add}
+        />
+        <ActionButton
+          label="Take the last away"
+          kind="quiet"
+          testID="drop-wire"
+          disabled={busy || last === undefined}
+          onPress={() => onWires(wires.slice(0, -1))}
+        />
+      </View>
+      {wires.length === 0 && known.length > 0 && (
+        <ActionButton
+          kind="next"
+          label={`Lay out this model’s bunch of ${known.length}`}
+          testID="known-bunch"
+          disabled={busy}
+          onPress={() => onWires([...known])}
+        />
+      )}
+    </Card>
+  );
+}
+
+function nextNumber(wires: readonly HarnessWireInput[]): number {
+  const numbers = wires.map((wire) => Number(/\d+$/.exec(wire.id)?.[0] ?? 0));
+  return Math.max(0, ...numbers) + 1;
+}
+
+const styles = StyleSheet.create({
+  row: { flexDirection: 'row', gap: SPACE.s },
+  grow: { flexGrow: 1 },
+});

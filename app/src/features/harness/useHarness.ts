@@ -1,0 +1,82 @@
+import { toCoreReading } from '@lucky-thread/contract';
+import type {
+  HarnessAdvice,
+  HarnessLimit,
+  HarnessSession,
+} from '@lucky-thread/core/identify/harness';
+import type { VehicleState } from '@lucky-thread/core/vehicle';
+import { PARKED } from '@lucky-thread/core/vehicle';
+import { useEffect, useMemo, useState } from 'react';
+import { askHarnessPlanner } from '../../workers/planner';
+import type { ReadingRow } from '../find/jobReadings';
+import { countingRows, useJobReadings } from '../find/jobReadings';
+import type { JobContext } from '../job/useJob';
+
+/** Everything the harness screen knows. */
+export interface HarnessFinding {
+  readonly session: HarnessSession;
+  readonly rows: readonly ReadingRow[];
+  readonly advice: HarnessAdvice | undefined;
+  readonly thinking: boolean;
+  readonly problem: string | undefined;
+}
+
+/** Where hands, clip and car are. */
+export interface HarnessBench {
+  readonly state: VehicleState;
+  readonly clip: 'ground' | 'constant';
+  readonly cannot: readonly HarnessLimit[];
+}
+
+/** At the start: key off, clip on ground, everything possible. */
+export const AT_REST: HarnessBench = { state: PARKED, clip: 'ground', cannot: [] };
+
+/** Readings of a job's bunch of wires, and what the identification makes of them. */
+export function useHarness(context: JobContext, bench: HarnessBench): HarnessFinding {
+  const { rows: all } = useJobReadings(context.job.id);
+  const { harness } = context.job;
+  const rows = useMemo(
+    () => all.filter((row) => harness.some((wire) => wire.id === row.sourceId)),
+    [all, harness],
+  );
+  const session = useMemo(
+    (): HarnessSession => ({
+      wires: harness.map((wire) => ({
+        id: wire.id,
+        name: `${wire.name} ${wire.colour ?? ''}`.trim(),
+        colour: wire.colour,
+        tapedWith: wire.tapedWith,
+      })),
+      readings: countingRows(rows).map(toCoreReading),
+      ...bench,
+    }),
+    [harness, rows, bench],
+  );
+  return { session, rows, ...useHarnessAdvice(session) };
+}
+
+/** Asks the worker; an answer to an older question is dropped. */
+export function useHarnessAdvice(
+  session: HarnessSession,
+): Pick<HarnessFinding, 'advice' | 'thinking' | 'problem'> {
+  const [answer, setAnswer] = useState<{ session: HarnessSession; advice: HarnessAdvice }>();
+  const [problem, setProblem] = useState<string>();
+  useEffect(() => {
+    if (session.wires.length === 0) return undefined;
+    let current = true;
+    askHarnessPlanner(session).then(
+      (advice) => {
+        if (!current) return;
+        setProblem(undefined);
+        setAnswer({ session, advice });
+      },
+      (error: unknown) => {
+        if (current) setProblem(error instanceof Error ? error.message : String(error));
+      },
+    );
+    return () => {
+      current = false;
+    };
+  }, [session]);
+  return { advice: answer?.advice, thinking: answer?.session !== session, problem };
+}

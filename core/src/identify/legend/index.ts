@@ -1,0 +1,2 @@
+export { alignLegend, laid } from './alignLegend';
+export type { Alignment, LegendLie, Lie, RatingGrid } from './alignLegend';

@@ -1,0 +1,129 @@
+import type { BenchCar, BenchTouch } from '@lucky-thread/core/bench';
+import { lampShows, meterShows, ohmmeterShows, popShows } from '@lucky-thread/core/bench';
+import type { VehicleState } from '@lucky-thread/core/vehicle';
+import { PARKED } from '@lucky-thread/core/vehicle';
+import { VehicleStateInput, validate } from '@lucky-thread/contract';
+
+/** A conversation with the simulated meter: one line in, one line out. */
+export interface MeterSession {
+  readonly answer: (line: string) => string;
+}
+
+/** Error answers with the numbers of SCPI-99 (from memory). */
+const ERRORS = {
+  syntax: '-102,"Syntax error"',
+  header: '-113,"Undefined header"',
+  parameter: '-220,"Parameter error"',
+  noSource: '-221,"Settings conflict; nothing is probed"',
+} as const;
+/** What SCPI sends for an overload. */
+const OVERLOAD = '9.9E+37';
+/** Longest line taken, characters. */
+const LONGEST_LINE = 1000;
+
+/**
+ * The simulated meter's line protocol, after SCPI: `MEAS:VOLT:DC?`, `MEAS:RES?`, `*IDN?`; the `SIM:` lines stand in for
+ * what hands do: the car's state, where probe and clip sit, a lamp, a 9 V pop. Described in docs/meter-protocol.md.
+ */
+export function meterSession(car: BenchCar, random: () => number): MeterSession {
+  let state: VehicleState = PARKED;
+  let probe: { pointId: string; contact: 'a' | 'b' | undefined } | undefined;
+  let clip: string | undefined;
+  const touch = (): BenchTouch | undefined =>
+    probe === undefined
+      ? undefined
+      : {
+          ...probe,
+          state,
+          ...(clip === undefined ? {} : { clip: { to: { pointId: clip }, ohm: 0.05 } }),
+        };
+  const measured = (measure: (at: BenchTouch) => string): string => {
+    const at = touch();
+    return at === undefined ? ERRORS.noSource : measure(at);
+  };
+  const commands: Record<string, (parameter: string) => string> = {
+    '*IDN?': () => 'LUCKY THREAD,SIMULATED METER,0,1',
+    'SIM:STAT': (parameter) => {
+      const read = stateFrom(parameter);
+      if (read === undefined) return ERRORS.parameter;
+      state = read;
+      return 'OK';
+    },
+    'SIM:PROB': (parameter) => {
+      const [pointId, contact] = texts(parameter);
+      if (pointId === undefined || !isPoint(car, pointId)) return ERRORS.parameter;
+      if (contact !== undefined && contact !== 'a' && contact !== 'b') return ERRORS.parameter;
+      probe = { pointId, contact };
+      return 'OK';
+    },
+    'SIM:CLIP': (parameter) => {
+      const [to] = texts(parameter);
+      if (to !== undefined && !isPoint(car, to)) return ERRORS.parameter;
+      clip = to;
+      return 'OK';
+    },
+    'MEAS:VOLT:DC?': () =>
+      measured((at) => {
+        const shows = meterShows(car, at, random);
+        return shows.kind === 'volts'
+          ? number(shows.volts)
+          : `${number(shows.lowV)},${number(shows.highV)}`;
+      }),
+    'MEAS:RES?': (parameter) =>
+      measured((at) => {
+        const [otherId] = texts(parameter);
+        if (otherId !== undefined && !isPoint(car, otherId)) return ERRORS.parameter;
+        const shows = ohmmeterShows(car, { ...at, ...(otherId === undefined ? {} : { otherId }) });
+        return shows.kind === 'ohms' ? number(shows.ohm) : OVERLOAD;
+      }),
+    'SIM:LAMP?': () => measured((at) => lampShows(car, at).burns.toUpperCase()),
+    'SIM:POP?': (parameter) => {
+      const [plusId, minusId] = texts(parameter);
+      if (plusId === undefined || minusId === undefined) return ERRORS.parameter;
+      if (!isWire(car, plusId) || !isWire(car, minusId)) return ERRORS.parameter;
+      const shows = popShows(car, { plusId, minusId, state });
+      return `${shows.cone.toUpperCase()},"${shows.speaker ?? ''}","${shows.harm ?? ''}"`;
+    },
+  };
+  return {
+    answer: (line) => {
+      if (line.length > LONGEST_LINE) return ERRORS.syntax;
+      const [, header = '', parameter = ''] = /^\s*(\S+)\s*(.*?)\s*$/s.exec(line) ?? [];
+      const command = commands[header.toUpperCase()];
+      return command === undefined ? ERRORS.header : command(parameter);
+    },
+  };
+}
+
+/** A number as SCPI writes it, e.g. `+1.234000E+01`. */
+function number(value: number): string {
+  const [mantissa = '0', exponent = '0'] = Math.abs(value).toExponential(6).split('e');
+  const power = Number(exponent);
+  const sign = power < 0 ? '-' : '+';
+  return `${value < 0 ? '-' : '+'}${mantissa}E${sign}${String(Math.abs(power)).padStart(2, '0')}`;
+}
+
+/** Quoted texts of a parameter list. */
+function texts(parameter: string): string[] {
+  return [...parameter.matchAll(/"([^"]*)"/g)].map((match) => match[1] ?? '');
+}
+
+function stateFrom(parameter: string): VehicleState | undefined {
+  let parsed: unknown;
+  try {
+    parsed = JSON.parse(parameter);
+  } catch {
+    return undefined;
+  }
+  if (typeof parsed !== 'object' || parsed === null) return undefined;
+  const result = validate(VehicleStateInput, parsed);
+  return result.ok ? result.value : undefined;
+}
+
+function isPoint(car: BenchCar, id: string): boolean {
+  return isWire(car, id) || car.vehicle.circuits.some((circuit) => circuit.slotId === id);
+}
+
+function isWire(car: BenchCar, id: string): boolean {
+  return (car.vehicle.wires ?? []).some((wire) => wire.id === id);
+}
