@@ -1,6 +1,8 @@
 import { firstLoadBenchmark } from './firstLoad';
 import { identifyBenchmark } from './identify';
+import { networkBenchmark } from './network';
 import { tapSheetBenchmark } from './tapSheet';
+import { harnessBenchmark, waysBenchmark } from './ways';
 
 /** All benchmarks in one run; the start command of it says where everything is. */
 async function main(): Promise<void> {
@@ -12,9 +14,12 @@ async function main(): Promise<void> {
     bareFolder === undefined
   )
     throw new Error('run this with npm run bench');
+  await networkBenchmark();
   await identifyBenchmark();
   await tapSheetBenchmark(base, databaseUrl);
   firstLoadBenchmark(appFolder, bareFolder);
+  harnessBenchmark();
+  waysBenchmark();
 }
 
 main().catch((error: unknown) => {

@@ -34,7 +34,17 @@ export interface AppParts {
 export function createServer(parts: AppParts): Server {
   const handling = sessions(parts.database.pool, parts.sessionSecret);
   const server = http.createServer(createApp(parts, handling));
-  attachMeter(server, { db: parts.database.db, sessions: handling, random: parts.random });
+  const dropMeters = attachMeter(server, {
+    db: parts.database.db,
+    sessions: handling,
+    random: parts.random,
+  });
+  // Node counts a WebSocket no longer among a server's connections: it is closed with the others here.
+  const closeHttp = server.closeAllConnections.bind(server);
+  server.closeAllConnections = () => {
+    dropMeters();
+    closeHttp();
+  };
   return server;
 }
 

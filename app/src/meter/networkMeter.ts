@@ -70,8 +70,15 @@ export function networkMeter(
   };
   const ask = (to: MeterSocket, line: string): Promise<string | undefined> =>
     new Promise((resolve) => {
+      if (socket !== to) {
+        resolve(undefined);
+        return;
+      }
       // A late answer would be taken for the next one's: the connection is dropped and made anew.
-      const late = setTimeout(() => to.close(), PATIENCE_MS);
+      const late = setTimeout(() => {
+        resolve(undefined);
+        to.close();
+      }, PATIENCE_MS);
       waiting.push((answer) => {
         clearTimeout(late);
         resolve(answer);

@@ -11,7 +11,7 @@ import {
 import { problemOf, problemText } from './problemText';
 
 describe('probing', () => {
-  const opened = probeReducer({}, probingOpened({ jobId: 'j', state: PARKED }));
+  const opened = probeReducer({}, probingOpened({ jobId: 'j', state: PARKED, deferred: [] }));
 
   it('follows the car through the core’s state model', () => {
     const on = probeReducer(opened, carChanged({ jobId: 'j', change: { kind: 'key', to: 'run' } }));
@@ -19,9 +19,9 @@ describe('probing', () => {
   });
   it('is opened once; looking again does not reset it', () => {
     const touched = probeReducer(opened, slotTouched({ jobId: 'j', slotId: 'F1' }));
-    expect(probeReducer(touched, probingOpened({ jobId: 'j', state: PARKED })).j?.slotId).toBe(
-      'F1',
-    );
+    expect(
+      probeReducer(touched, probingOpened({ jobId: 'j', state: PARKED, deferred: [] })).j?.slotId,
+    ).toBe('F1');
   });
   it('leaves places for later and takes them up again', () => {
     const later = probeReducer(

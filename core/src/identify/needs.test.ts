@@ -2,21 +2,28 @@ import fc from 'fast-check';
 import type { CircuitFunction, StitchPlace } from '../vehicle';
 import { CIRCUIT_FUNCTIONS, STITCH_PLACES, stateAt } from '../vehicle';
 import type { Need } from './needs';
-import { meetingHypotheses, meetsProbability, requirementsOf } from './needs';
+import { meetingOf, meetsProbability, requirementsOf } from './needs';
 import { posterior } from './posterior';
 import type { Reading } from './reading';
 import type { FunctionPrior } from './readLabel';
-import { readLabel } from './readLabel';
-import { HYPOTHESES } from './signatures';
+import { HYPOTHESES, isLive } from './signatures';
+import type { Belief } from './sourcePrior';
+import { sourcePrior } from './sourcePrior';
 
 const CONSTANT: Need = { id: 'c', role: 'constant' };
 const SWITCHED: Need = { id: 's', role: 'switched' };
 const ILLUMINATION: Need = { id: 'i', role: 'illumination' };
 
-function certain(of: CircuitFunction): FunctionPrior {
-  return Object.fromEntries(
-    CIRCUIT_FUNCTIONS.map((name) => [name, name === of ? 1 : 0]),
-  ) as FunctionPrior;
+function certain(of: CircuitFunction): Belief {
+  const only = (share: number): FunctionPrior =>
+    Object.fromEntries(
+      CIRCUIT_FUNCTIONS.map((name) => [name, name === of ? share : 0]),
+    ) as FunctionPrior;
+  return { functions: only(1), critical: only(0) };
+}
+
+function unlabelled(): Belief {
+  return sourcePrior({ legend: undefined, logged: undefined });
 }
 
 function reading(place: StitchPlace, volts: number, id = `${place}${volts}`): Reading {
@@ -29,8 +36,13 @@ function reading(place: StitchPlace, volts: number, id = `${place}${volts}`): Re
   };
 }
 
+function isLiveAt(index: number, place: StitchPlace): boolean {
+  const hypothesis = HYPOTHESES[index];
+  return hypothesis !== undefined && isLive(hypothesis, stateAt(place));
+}
+
 function truthfulReading(index: number, place: StitchPlace): Reading {
-  const live = HYPOTHESES[index]?.live(stateAt(place)) === true;
+  const live = isLiveAt(index, place);
   const battery = place === 'crank' ? 10.2 : place === 'engine' ? 14.1 : 12.4;
   return reading(place, live ? battery : 0.02);
 }
@@ -42,9 +54,7 @@ describe('what meets a need', () => {
     ['accessory', CONSTANT, false],
     ['spare', CONSTANT, false],
     ['accessory', SWITCHED, true],
-    ['retainedAccessory', SWITCHED, true],
     ['ignitionRun', SWITCHED, true],
-    ['ignitionRunCrank', SWITCHED, true],
     ['constant', SWITCHED, false],
     ['timedConstant', SWITCHED, false],
     ['starter', SWITCHED, false],
@@ -58,12 +68,21 @@ describe('what meets a need', () => {
   it.each([
     [{ ...SWITCHED, liveInAcc: true }, 'ignitionRun', 0],
     [{ ...SWITCHED, liveInAcc: true }, 'accessory', 1],
-    [{ ...SWITCHED, holdsCranking: true }, 'ignitionRunCrank', 1],
     [{ ...SWITCHED, holdsCranking: true }, 'ignitionRun', 0],
     [{ ...SWITCHED, dropsWithoutDoor: true }, 'retainedAccessory', 0],
     [{ ...SWITCHED, dropsWithoutDoor: true }, 'accessory', 1],
   ] as const)('%o with %s: %d', (need, name, chance) => {
     expect(meetsProbability(need, posterior(certain(name), []))).toBeCloseTo(chance, 6);
+  });
+
+  it('knows timers that keep a switched circuit live although a door was opened', () => {
+    for (const name of ['retainedAccessory', 'ignitionRunCrank'] as const) {
+      const chance = meetsProbability(SWITCHED, posterior(certain(name), []));
+      expect(chance).toBeGreaterThan(0.85);
+      expect(chance).toBeLessThan(1);
+      const lenient = { ...SWITCHED, mayStayLiveAwake: true };
+      expect(meetsProbability(lenient, posterior(certain(name), []))).toBeCloseTo(1, 6);
+    }
   });
 
   it('leaves open whether an accessory holds while cranking until cranking is read', () => {
@@ -89,7 +108,7 @@ describe('what meets a need', () => {
   });
 
   it('asks the constant in every state, asleep and cranking included', () => {
-    const ids = requirementsOf(CONSTANT).map((one) => one.id);
+    const ids = requirementsOf(CONSTANT).map((one) => one.place);
     expect(ids).toEqual(expect.arrayContaining(['asleep', 'crank', 'off', 'run']));
     expect(requirementsOf(CONSTANT).every((one) => one.want === 'live')).toBe(true);
   });
@@ -102,7 +121,7 @@ describe('what meets a need', () => {
     fc.assert(
       fc.property(some, fc.constantFrom('CIG', 'BAT', 'ILLUM', undefined), (rows, legend) => {
         const given = posterior(
-          readLabel(legend).prior,
+          sourcePrior({ legend, logged: undefined }),
           rows.map(([place, volts], index) => reading(place, volts, `r${index}`)),
         );
         for (const need of [CONSTANT, SWITCHED, ILLUMINATION]) {
@@ -115,8 +134,11 @@ describe('what meets a need', () => {
   });
 });
 
+/** Hypotheses that a fuse slot can have. */
+const SLOT_INDEXES = HYPOTHESES.flatMap((one, index) => (one.onSlots ? [index] : []));
+
 describe('posterior', () => {
-  const indexes = fc.nat(HYPOTHESES.length - 1);
+  const indexes = fc.constantFrom(...SLOT_INDEXES);
 
   it('never ranks the truth below what a reading contradicts, when a consistent reading is added', () => {
     fc.assert(
@@ -125,46 +147,56 @@ describe('posterior', () => {
         fc.uniqueArray(fc.constantFrom(...STITCH_PLACES), { minLength: 1 }),
         (truth, places) => {
           const readings = places.map((place) => truthfulReading(truth, place));
-          const prior = readLabel(undefined).prior;
+          const prior = unlabelled();
           const before = posterior(prior, readings.slice(0, -1)).hypotheses;
           const after = posterior(prior, readings).hypotheses;
-          const last = stateAt(places.at(-1) ?? 'off');
-          const live = HYPOTHESES[truth]?.live(last);
-          HYPOTHESES.forEach((other, index) => {
-            if (other.live(last) === live) return;
+          const last = places.at(-1) ?? 'off';
+          for (const index of SLOT_INDEXES) {
+            if (isLiveAt(index, last) === isLiveAt(truth, last)) continue;
             const ratioBefore = (before[truth] ?? 0) / (before[index] ?? 1);
             const ratioAfter = (after[truth] ?? 0) / (after[index] ?? 1);
             expect(ratioAfter).toBeGreaterThanOrEqual(ratioBefore);
-          });
+          }
         },
       ),
     );
   });
 
   it('finds every variant from truthful readings in every state', () => {
-    HYPOTHESES.forEach((hypothesis, index) => {
+    for (const index of SLOT_INDEXES) {
       const readings = STITCH_PLACES.map((place) => truthfulReading(index, place));
-      const given = posterior(readLabel(undefined).prior, readings);
+      const given = posterior(unlabelled(), readings);
       const best = given.hypotheses.indexOf(Math.max(...given.hypotheses));
       // Variants that these states do not tell apart count as one.
-      const same = STITCH_PLACES.every(
-        (place) => HYPOTHESES[best]?.live(stateAt(place)) === hypothesis.live(stateAt(place)),
-      );
-      expect([hypothesis.variant, same]).toEqual([hypothesis.variant, true]);
-    });
+      const same = STITCH_PLACES.every((place) => isLiveAt(best, place) === isLiveAt(index, place));
+      const name = HYPOTHESES[index]?.variant;
+      expect([name, same]).toEqual([name, true]);
+    }
   });
 
   it('leaves readings at the contacts of an empty slot out', () => {
-    const prior = readLabel('CIG').prior;
+    const prior = sourcePrior({ legend: 'CIG', logged: undefined });
     const contact = { ...reading('run', 0), contact: 'b' as const };
     expect(posterior(prior, [contact]).functions).toEqual(posterior(prior, []).functions);
   });
 
   it('takes a reading with swapped leads for what it is', () => {
-    const prior = readLabel('BAT').prior;
+    const prior = sourcePrior({ legend: 'BAT', logged: undefined });
     const plus = posterior(prior, [reading('off', 12.4)]).functions.constant;
     const minus = posterior(prior, [reading('off', -12.4)]).functions.constant;
     expect(minus).toBeCloseTo(plus, 12);
+  });
+
+  it('does not care in which order the readings were taken', () => {
+    const places = fc.uniqueArray(fc.constantFrom(...STITCH_PLACES), { minLength: 2 });
+    fc.assert(
+      fc.property(indexes, places, (truth, some) => {
+        const readings = some.map((place) => truthfulReading(truth, place));
+        const forward = posterior(unlabelled(), readings).hypotheses;
+        const backward = posterior(unlabelled(), [...readings].reverse()).hypotheses;
+        forward.forEach((chance, index) => expect(backward[index]).toBeCloseTo(chance, 9));
+      }),
+    );
   });
 
   it('has shares of variants that sum to one per function', () => {
@@ -177,6 +209,6 @@ describe('posterior', () => {
 
   it('has a variant for every role of a need', () => {
     for (const need of [CONSTANT, SWITCHED, ILLUMINATION])
-      expect(meetingHypotheses(need).some((meets) => meets)).toBe(true);
+      expect(meetingOf(need).meets.some((meets) => meets)).toBe(true);
   });
 });

@@ -85,6 +85,7 @@ describe('nextTest', () => {
       ],
       state: PARKED,
       needs: [SWITCHED],
+      until: 'function',
     });
     expect(advice.next).toMatchObject({
       kind: 'visit',

@@ -6,7 +6,7 @@ import type { Reading } from './reading';
 import type { FunctionPrior, LabelReading } from './readLabel';
 import { labelReader } from './readLabel';
 import type { Hypothesis } from './signatures';
-import { HYPOTHESES, UNKNOWN_LEVELS, expectedLevels } from './signatures';
+import { HYPOTHESES, LEVEL_ROWS, UNKNOWN_LEVELS, levelRowOf } from './signatures';
 import type { Belief } from './sourcePrior';
 
 /** What the readings of one source in one state say about its level there. */
@@ -36,8 +36,8 @@ export interface Posterior {
 
 /** What is worked out once per session, not once per source. */
 export interface Workings {
-  /** Expected levels by state id: all hypotheses one after the other, `LEVELS.length` numbers each. */
-  readonly tables: Map<string, Float64Array>;
+  /** By state id: the entry of `LEVEL_ROWS` that each hypothesis expects. */
+  readonly tables: Map<string, Uint8Array>;
   /** Ids of states, by the very object. */
   readonly ids: Map<VehicleState, string>;
   /** Reads legends, each once. */
@@ -72,10 +72,11 @@ export function posterior(
   let noneFit = 1;
   for (const one of evidence) {
     const table = tableFor(one, workings);
-    const seen = Float64Array.from(one.levels);
+    // Many hypotheses expect the same: what a row makes of the readings is worked out once.
+    const agreements = LEVEL_ROWS.map((row) => agreement(row, one.levels));
     for (const index of possible)
-      fit[index] = (fit[index] ?? 0) * agreement(table, index * WIDTH, seen);
-    noneFit *= agreement(UNKNOWN, 0, seen);
+      fit[index] = (fit[index] ?? 0) * (agreements[table[index] ?? 0] ?? 0);
+    noneFit *= agreement(UNKNOWN_LEVELS, one.levels);
   }
   return weigh(prior, { possible, fit, noneFit, evidence });
 }
@@ -135,15 +136,10 @@ function weigh(
 
 const EMPTY = CIRCUIT_FUNCTIONS.map((name) => [name, 0] as const);
 
-const UNKNOWN = Float64Array.from(UNKNOWN_LEVELS);
-
-function tableFor(one: StateEvidence, workings: Workings): Float64Array {
+function tableFor(one: StateEvidence, workings: Workings): Uint8Array {
   const known = workings.tables.get(one.id);
   if (known !== undefined) return known;
-  const table = new Float64Array(COUNT * WIDTH);
-  HYPOTHESES.forEach((hypothesis, index) =>
-    table.set(expectedLevels(hypothesis, one.state), index * WIDTH),
-  );
+  const table = Uint8Array.from(HYPOTHESES, (hypothesis) => levelRowOf(hypothesis, one.state));
   workings.tables.set(one.id, table);
   return table;
 }
@@ -198,10 +194,9 @@ function scaled(levels: PerLevel): PerLevel {
   return levels.map((level) => level / top);
 }
 
-/** How well expected levels, `LEVELS.length` numbers from `offset` on, agree with what was seen. */
-function agreement(expected: Float64Array, offset: number, seen: Float64Array): number {
+/** How well expected levels agree with what was seen. */
+function agreement(expected: PerLevel, seen: PerLevel): number {
   let sum = 0;
-  for (let index = 0; index < WIDTH; index += 1)
-    sum += (expected[offset + index] ?? 0) * (seen[index] ?? 0);
+  for (let index = 0; index < WIDTH; index += 1) sum += (expected[index] ?? 0) * (seen[index] ?? 0);
   return sum;
 }

@@ -93,6 +93,8 @@ interface Doubt {
   readonly believed: number[];
   readonly byReadings: number[];
   readonly critical: number[];
+  /** Weight of what serves, by the legend and by the readings alone. */
+  readonly serving: { readonly believed: number; readonly byReadings: number };
 }
 
 /**
@@ -236,6 +238,10 @@ function doubtOf(meeting: Meeting, verdict: Verdict): Doubt {
     believed: unless(hypotheses, functions.none),
     byReadings: unless(byReadings, byReadings[HYPOTHESES.length] ?? 0),
     critical: [...criticalBy],
+    serving: {
+      believed: servingWeight(meeting, hypotheses),
+      byReadings: servingWeight(meeting, byReadings),
+    },
   };
 }
 
@@ -248,8 +254,20 @@ function isSettled(place: StitchPlace, verdict: Verdict): boolean {
   return !disputed || count >= DISPUTE_READINGS;
 }
 
+function servingWeight(meeting: Meeting, weights: readonly number[]): number {
+  return weights.reduce(
+    (total, weight, index) => total + (meeting.meets[index] === true ? weight : 0),
+    0,
+  );
+}
+
+/** Whether doubt is left beside what serves. */
 function isOpen(doubt: Doubt): boolean {
-  return sum(doubt.believed) > 1 - SURE || sum(doubt.byReadings) > DOUBT_BY_READINGS;
+  const [believed, byReadings] = [sum(doubt.believed), sum(doubt.byReadings)];
+  return (
+    believed > (1 - SURE) * (believed + doubt.serving.believed) ||
+    byReadings > DOUBT_BY_READINGS * (byReadings + doubt.serving.byReadings)
+  );
 }
 
 function bestCheck(

@@ -61,7 +61,9 @@ describe('readLabel', () => {
         const { prior } = readLabel(legend);
         const sum = CIRCUIT_FUNCTIONS.reduce((total, name) => total + prior[name], 0);
         expect(sum).toBeCloseTo(1, 9);
-        for (const name of CIRCUIT_FUNCTIONS) expect(prior[name]).toBeGreaterThan(0);
+        for (const name of CIRCUIT_FUNCTIONS) expect(prior[name]).toBeGreaterThanOrEqual(0);
+        for (const name of ['constant', 'accessory', 'none'] as const)
+          expect(prior[name]).toBeGreaterThan(0);
       }),
     );
   });

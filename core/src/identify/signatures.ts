@@ -171,8 +171,13 @@ const PULL_UP: Partial<Record<Level, number>> = { battery: 0.4, part: 0.25, five
 
 /** The chance of each level that a hypothesis gives a circuit in a state. */
 export function expectedLevels(hypothesis: Hypothesis, state: VehicleState): PerLevel {
+  return LEVEL_ROWS[levelRowOf(hypothesis, state)] as PerLevel;
+}
+
+/** The same as an entry of `LEVEL_ROWS`; many hypotheses share one. */
+export function levelRowOf(hypothesis: Hypothesis, state: VehicleState): number {
   const stand = hypothesis.stand(state);
-  const row = ROWS.get(stand === 'dead' ? hypothesis.openWhenDead : stand);
+  const row = ROW_INDEX.get(stand === 'dead' ? hypothesis.openWhenDead : stand);
   if (row === undefined) throw new RangeError(`No level row for ${stand}`);
   return row;
 }
@@ -198,6 +203,12 @@ const ROWS: ReadonlyMap<Stand | number, PerLevel> = new Map<Stand | number, PerL
 export function isLive(hypothesis: Hypothesis, state: VehicleState): boolean {
   return hypothesis.stand(state) === 'battery';
 }
+
+/** Every row of level chances that occurs. */
+export const LEVEL_ROWS: readonly PerLevel[] = [...ROWS.values()];
+const ROW_INDEX: ReadonlyMap<Stand | number, number> = new Map(
+  [...ROWS.keys()].map((key, index) => [key, index]),
+);
 
 /** What "none of these" expects in any state: nothing in particular, but the same at every look. */
 export const UNKNOWN_LEVELS: PerLevel = [0.38, 0.18, 0.04, 0.22, 0.08, 0.03, 0.02, 0.03, 0.02];

@@ -127,3 +127,19 @@ export async function writeLog(visitor: Visitor, taps: readonly TapWish[]): Prom
   }
   await visitor.see('all-logged');
 }
+
+/** Tells a bunch of cut wires apart as the plan says, with the simulated meter and 9 V source. */
+export async function followHarnessPlan(visitor: Visitor): Promise<void> {
+  for (let step = 0; step < MOST_STEPS; step += 1) {
+    const before = await planned(visitor);
+    if (/Every wire is told apart/.test(before)) return;
+    if (await visitor.has('arrived')) await visitor.touch('arrived');
+    else if (await visitor.has('pop-sim')) await visitor.touch('pop-sim');
+    else await visitor.touch('pad-sim');
+    await visitor.until(
+      `the plan moves on from “${before}”`,
+      async () => (await planned(visitor)) !== before || !(await visitor.has('arrived')),
+    );
+    await visitor.until('the reading counts', async () => (await planned(visitor)) !== before);
+  }
+}

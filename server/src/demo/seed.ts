@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import type { DemoAccount } from '@lucky-thread/contract';
+import { and, eq, isNotNull, sql } from 'drizzle-orm';
 import { v7 as uuidv7 } from 'uuid';
 import { hashPassword } from '../auth/passwords';
 import type { Database } from '../db/database';
@@ -33,7 +34,10 @@ export async function seed(db: Database, demo: boolean): Promise<Seeded> {
     ? DEMO_ACCOUNTS.map(({ login, password, name }) => ({ login, password, name }))
     : [];
   const [shop] = await db.select().from(shops).limit(1);
-  if (shop !== undefined) return { demoAccounts, firstPassword: undefined };
+  if (shop !== undefined) {
+    if (demo) await layOutBunches(db);
+    return { demoAccounts, firstPassword: undefined };
+  }
 
   const firstPassword = demo ? undefined : randomBytes(9).toString('base64url');
   const accounts = demo
@@ -64,4 +68,20 @@ export async function seed(db: Database, demo: boolean): Promise<Seeded> {
         .values(DEMO_VEHICLES.map((vehicle) => ({ id: uuidv7(), shopId, ...vehicle })));
   });
   return { demoAccounts, firstPassword };
+}
+
+/** Demo shops from before the bunches of wires were known get theirs, and the simulated wires behind them. */
+async function layOutBunches(db: Database): Promise<void> {
+  for (const { model, generation, bunch, bench } of DEMO_VEHICLES)
+    await db
+      .update(models)
+      .set({ bunch, bench })
+      .where(
+        and(
+          eq(models.model, model),
+          eq(models.generation, generation),
+          isNotNull(models.bench),
+          sql`jsonb_array_length(${models.bunch}) = 0`,
+        ),
+      );
 }

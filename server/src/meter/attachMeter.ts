@@ -24,8 +24,11 @@ const PATH = /^\/api\/jobs\/([^/]+)\/meter$/;
 /** Longest message taken, bytes. */
 const MAX_PAYLOAD = 4096;
 
-/** Answers WebSocket connections at `/api/jobs/<id>/meter` with the simulated meter of the job's car. */
-export function attachMeter(server: Server, parts: MeterParts): void {
+/**
+ * Answers WebSocket connections at `/api/jobs/<id>/meter` with the simulated meter of the job's car. The answer drops
+ * every connection, which would otherwise keep the server from closing.
+ */
+export function attachMeter(server: Server, parts: MeterParts): () => void {
   const sockets = new WebSocketServer({ noServer: true, maxPayload: MAX_PAYLOAD });
   server.on('upgrade', (request, socket, head) => {
     open(request, parts).then(
@@ -39,9 +42,9 @@ export function attachMeter(server: Server, parts: MeterParts): void {
       (error: unknown) => refuse(socket, error),
     );
   });
-  server.on('close', () => {
+  return () => {
     for (const client of sockets.clients) client.terminate();
-  });
+  };
 }
 
 async function open(

@@ -76,35 +76,53 @@ describe('readings', () => {
   });
 });
 
-describe('the simulated meter', () => {
-  it('reads the simulated car in the state asked for', async () => {
+describe('readings of cut wires', () => {
+  const wires = [
+    { id: 'harness/W1', name: 'W1', colour: 'YE' },
+    { id: 'harness/W2', name: 'W2', colour: 'YE/BK', tapedWith: 'harness/W1' },
+  ];
+  const pop = { ...readingBody('harness/W1'), volts: undefined, instrument: 'pop' };
+
+  it('are kept with what was seen', async () => {
     const job = await visitor.job();
-    const at = async (body: object): Promise<number> => {
-      const touch = { ...readingBody('dash/F5'), ...body } as { state: object };
-      const { sourceId, state, contact } = touch as unknown as Record<string, unknown>;
-      const answer = await visitor.post<{ volts: number }>(`/jobs/${job.id}/meter`, {
-        sourceId,
-        state,
-        contact,
-      });
-      return answer.body.volts;
+    await visitor.patch(`/jobs/${job.id}`, { version: 1, harness: wires });
+    const path = (): string => `/jobs/${job.id}/readings/${uuidv7()}`;
+    const body = { ...pop, otherId: 'harness/W2', cone: 'out', speaker: 'rear left' };
+    expect((await visitor.put(path(), body)).status).toBe(200);
+    const ohms = {
+      ...readingBody('harness/W1'),
+      instrument: 'ohmmeter',
+      volts: undefined,
+      ohms: 0.4,
     };
-    expect(await at({})).toBeGreaterThan(12);
-    expect(await at({ contact: 'b' })).toBeLessThan(0.5);
-    const off = {
-      key: 'off',
-      lamps: false,
-      driverDoor: 'open',
-      doorOpenedSinceKeyOff: true,
-      asleep: false,
-    };
-    expect(await at({ state: off })).toBeLessThan(0.5);
+    expect((await visitor.put(path(), ohms)).status).toBe(200);
+    expect(await stored(job.id)).toMatchObject([
+      { instrument: 'pop', otherId: 'harness/W2', cone: 'out', speaker: 'rear left' },
+      { instrument: 'ohmmeter', ohms: 0.4, volts: null },
+    ]);
   });
 
-  it('does not know a slot that is not there', async () => {
+  it('need a wire that the job has, and a second one for a pop', async () => {
     const job = await visitor.job();
-    const { state } = readingBody('x') as { state: object };
-    const answer = await visitor.post(`/jobs/${job.id}/meter`, { sourceId: 'x', state });
-    expect(answer.status).toBe(422);
+    const path = `/jobs/${job.id}/readings/${uuidv7()}`;
+    expect(problemPaths(await visitor.put(path, readingBody('harness/W1')))).toEqual(['sourceId']);
+    expect(problemPaths(await visitor.put(path, { ...pop, cone: 'out' }))).toEqual(['otherId']);
+  });
+
+  it('want wires with ids, colours and mates that there are', async () => {
+    const job = await visitor.job();
+    const send = (harness: object[]) => visitor.patch(`/jobs/${job.id}`, { version: 1, harness });
+    expect((await send([{ id: 'W1', name: 'W1' }])).status).toBe(422);
+    expect((await send([{ id: 'harness/W1', name: 'W1', colour: 'MAUVE' }])).status).toBe(422);
+    const mate = await send([{ id: 'harness/W1', name: 'W1', tapedWith: 'harness/W9' }]);
+    expect(problemPaths(mate)).toEqual(['harness.0.tapedWith']);
+  });
+
+  it('leave a check for later on the job', async () => {
+    const job = await visitor.job();
+    const answer = await visitor.patch(`/jobs/${job.id}`, { version: 1, deferred: ['asleep'] });
+    expect(answer.body).toMatchObject({ deferred: ['asleep'], version: 2 });
+    const bad = await visitor.patch(`/jobs/${job.id}`, { version: 2, deferred: ['dancing'] });
+    expect(bad.status).toBe(422);
   });
 });

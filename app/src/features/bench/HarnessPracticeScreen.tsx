@@ -20,6 +20,7 @@ import { useHarnessAdvice } from '../harness/useHarness';
 import type { NamedWires } from './harnessPractice';
 import { harnessReport } from './harnessPractice';
 import type { Level } from './levels';
+import { PracticeHead } from './PracticeHead';
 import { PracticeReport } from './PracticeReport';
 
 /** Practice on a bunch of cut wires: meter, ohmmeter and 9 V, and a name for every wire. */
@@ -37,23 +38,17 @@ export function HarnessPracticeScreen(props: {
     return { harness, trial: harnessTrial(harness, seed) };
   });
   const { harness, trial } = made;
-  const [turn, setTurn] = useState(0);
+  const [seen, setSeen] = useState(() => ({ readings: trial.readings, state: trial.state() }));
   const [named, setNamed] = useState<NamedWires>({});
   const [selectedId, setSelectedId] = useState<string>();
   const [helped, setHelped] = useState(false);
   const [finished, setFinished] = useState(false);
-  const session = useMemo(
-    (): HarnessSession => ({
-      wires: trial.wires,
-      readings: trial.readings.slice(0, trial.readings.length + 0 * turn),
-      state: trial.state(),
-    }),
-    [trial, turn],
-  );
+  const session = useMemo((): HarnessSession => ({ wires: trial.wires, ...seen }), [trial, seen]);
   const { advice } = useHarnessAdvice(session);
   const act = (action: () => void): void => {
     action();
-    setTurn(turn + 1);
+    // The trial keeps its own list; the screen shows a copy of it.
+    setSeen({ readings: [...trial.readings], state: trial.state() });
   };
   if (finished)
     return (
@@ -74,7 +69,12 @@ export function HarnessPracticeScreen(props: {
   return (
     <View style={[styles.fill, wide && styles.columns]} role="main" testID="practice">
       <ScrollView tabIndex={0} style={styles.fill} contentContainerStyle={styles.content}>
-        <Words kind="title">{level.title}</Words>
+        <PracticeHead
+          title={level.title}
+          helped={helped}
+          onHelp={() => setHelped(!helped)}
+          onFinish={() => setFinished(true)}
+        />
         <StateSwitches
           state={trial.state()}
           onChange={(change) => act(() => trial.go(nextState(trial.state(), change)))}
@@ -82,7 +82,10 @@ export function HarnessPracticeScreen(props: {
         <WireList
           wires={trial.wires.map((wire) => ({
             ...wire,
-            name: `${wire.id}${named[wire.id] === undefined ? '' : ` ${ROLE_NAMES[named[wire.id] ?? 'leftOver'].code}`}`,
+            name:
+              named[wire.id] === undefined
+                ? wire.name
+                : `${wire.name} · ${ROLE_NAMES[named[wire.id] ?? 'leftOver'].code}`,
           }))}
           advice={helped ? advice : undefined}
           wantedIds={new Set(wanted)}
@@ -115,21 +118,6 @@ export function HarnessPracticeScreen(props: {
             onNamed={(role) => setNamed({ ...named, [selectedId]: role })}
           />
         )}
-        <View style={styles.row}>
-          <ActionButton
-            label={helped ? 'Hide the plan' : 'Show the plan'}
-            testID="help"
-            style={styles.even}
-            onPress={() => setHelped(!helped)}
-          />
-          <ActionButton
-            kind="next"
-            label="Finish"
-            testID="finish"
-            style={styles.even}
-            onPress={() => setFinished(true)}
-          />
-        </View>
         <Words kind="small" soft>
           {`${trial.effort().seconds} s of work so far, ${trial.effort().probes} probes.`}
         </Words>
@@ -208,7 +196,7 @@ const styles = StyleSheet.create({
   fill: { flex: 1, minHeight: 0 },
   columns: { flexDirection: 'row' },
   content: { padding: SPACE.m, gap: SPACE.m },
-  dock: { flexGrow: 0, borderTopWidth: 1.5, maxHeight: '62%' },
+  dock: { flexGrow: 0, borderTopWidth: 1.5, maxHeight: '56%' },
   side: { flex: 0.9, borderLeftWidth: 1.5 },
   docked: { padding: SPACE.m, gap: SPACE.s },
   row: { flexDirection: 'row', gap: SPACE.xs },

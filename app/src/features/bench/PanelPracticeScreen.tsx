@@ -1,6 +1,6 @@
 import type { FindAdvice, FindSession } from '@lucky-thread/core/identify';
 import { describeValue } from '@lucky-thread/core/identify';
-import { describeState, nextState } from '@lucky-thread/core/vehicle';
+import { nextState } from '@lucky-thread/core/vehicle';
 import { useEffect, useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
@@ -18,6 +18,7 @@ import { NEED_WORDS } from './levels';
 import type { PanelPractice } from './panelPractice';
 import { choose, fit, goTo, pull, startPanel, touch, undo } from './panelPractice';
 import { reportOf } from './panelReport';
+import { PracticeHead } from './PracticeHead';
 import { PracticeReport } from './PracticeReport';
 
 /** Practice on a fuse panel: the same panel, virtual key, lamp and meter, pulling fuses and fitting taps. */
@@ -55,7 +56,12 @@ export function PanelPracticeScreen(props: {
   return (
     <View style={[styles.fill, wide && styles.columns]} role="main" testID="practice">
       <ScrollView tabIndex={0} style={styles.fill} contentContainerStyle={styles.content}>
-        <Words kind="title">{level.title}</Words>
+        <PracticeHead
+          title={level.title}
+          helped={helped}
+          onHelp={() => setHelped(!helped)}
+          onFinish={() => setFinished(true)}
+        />
         {practice.needs.map((need) => (
           <Words kind="small" key={need.id}>
             {`${practice.choice[need.id] === undefined ? '○' : '●'} ${NEED_WORDS[need.id] ?? need.id}${
@@ -99,21 +105,6 @@ export function PanelPracticeScreen(props: {
         ) : (
           <SlotBench practice={practice} slotId={slotId} onPractice={setPractice} />
         )}
-        <View style={styles.row}>
-          <ActionButton
-            label={helped ? 'Hide the plan' : 'Show the plan'}
-            testID="help"
-            style={styles.even}
-            onPress={() => setHelped(!helped)}
-          />
-          <ActionButton
-            kind="next"
-            label="Finish"
-            testID="finish"
-            style={styles.even}
-            onPress={() => setFinished(true)}
-          />
-        </View>
         <Words kind="small" soft testID="practice-seconds">
           {`${practice.seconds} s of work so far, ${practice.readings.length} readings.`}
         </Words>
@@ -161,6 +152,14 @@ function SlotBench(props: {
               onPress={() => onPractice(touch(practice, { slotId, contact, with: instrument }))}
             />
           ))}
+          {contact !== 'b' && (
+            <ActionButton
+              label={out || tapped ? 'Fuse back' : 'Pull fuse'}
+              testID="pull"
+              style={styles.even}
+              onPress={() => onPractice(pull(practice, slotId, !(out || tapped)))}
+            />
+          )}
         </View>
       ))}
       {last !== undefined && (
@@ -168,36 +167,23 @@ function SlotBench(props: {
           {`${last.sourceId}: ${describeValue(last.value)}`}
         </Words>
       )}
-      {last !== undefined && (
-        <Words kind="small" soft>
-          {describeState(last.state)}
-        </Words>
-      )}
       {practice.shown !== undefined && <Words kind="small">{practice.shown}</Words>}
-      <View style={styles.row}>
-        <ActionButton
-          label={out || tapped ? 'Put the fuse back' : 'Pull the fuse'}
-          testID="pull"
-          style={styles.even}
-          onPress={() => onPractice(pull(practice, slotId, !(out || tapped)))}
-        />
-        {out && (
-          <>
-            <ActionButton
-              label="Tap, line blade up"
-              testID="fit-a"
-              style={styles.even}
-              onPress={() => onPractice(fit(practice, slotId, 'a'))}
-            />
-            <ActionButton
-              label="Tap, line blade down"
-              testID="fit-b"
-              style={styles.even}
-              onPress={() => onPractice(fit(practice, slotId, 'b'))}
-            />
-          </>
-        )}
-      </View>
+      {out && (
+        <View style={styles.row}>
+          <ActionButton
+            label="Tap, line blade up"
+            testID="fit-a"
+            style={styles.even}
+            onPress={() => onPractice(fit(practice, slotId, 'a'))}
+          />
+          <ActionButton
+            label="Tap, line blade down"
+            testID="fit-b"
+            style={styles.even}
+            onPress={() => onPractice(fit(practice, slotId, 'b'))}
+          />
+        </View>
+      )}
       <View style={styles.row}>
         {practice.needs.map((need) => (
           <ActionButton
@@ -250,7 +236,7 @@ const styles = StyleSheet.create({
   fill: { flex: 1, minHeight: 0 },
   columns: { flexDirection: 'row' },
   content: { padding: SPACE.m, gap: SPACE.m },
-  dock: { flexGrow: 0, borderTopWidth: 1.5, maxHeight: '62%' },
+  dock: { flexGrow: 0, borderTopWidth: 1.5, maxHeight: '56%' },
   side: { flex: 0.8, borderLeftWidth: 1.5 },
   docked: { padding: SPACE.m, gap: SPACE.s },
   tight: { gap: SPACE.s },

@@ -6,6 +6,7 @@ import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
+import { TestDrawing } from './TestDrawing';
 
 /** Props of {@link NextDock}. */
 export interface NextDockProps {
@@ -30,14 +31,19 @@ export function NextDock(props: NextDockProps) {
     );
   return (
     <View style={styles.dock} aria-live="polite" aria-busy={props.thinking}>
-      <Words kind="instruction" testID="next">
-        {next.instruction}
-      </Words>
-      {next.kind === 'visit' && (
-        <Words kind="small" soft>
-          {next.because}
-        </Words>
-      )}
+      <View style={styles.said}>
+        <View style={styles.words}>
+          <Words kind="instruction" testID="next">
+            {next.instruction}
+          </Words>
+          {next.kind === 'visit' && (
+            <Words kind="small" soft>
+              {next.because}
+            </Words>
+          )}
+        </View>
+        {next.kind === 'visit' && <TestDrawing state={next.visit.state} />}
+      </View>
       {next.kind === 'visit' && next.caution !== undefined && <Caution>{next.caution}</Caution>}
       <NextButtons {...props} next={next} />
     </View>
@@ -102,6 +108,8 @@ const DEFERRABLE: readonly StitchPlace[] = ['asleep', 'crank', 'engine'];
 
 const styles = StyleSheet.create({
   dock: { gap: SPACE.s },
+  said: { flexDirection: 'row', gap: SPACE.s, alignItems: 'flex-start' },
+  words: { flex: 1, gap: SPACE.xs },
   row: { flexDirection: 'row', gap: SPACE.s, flexWrap: 'wrap' },
   grow: { flexGrow: 1 },
 });

@@ -1,4 +1,4 @@
-import { act, fireEvent, screen } from '@testing-library/react-native';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { advise } from '@lucky-thread/core/identify';
 import type { NextAction, Reading } from '@lucky-thread/core/identify';
 import type { Panel, Slot } from '@lucky-thread/core/vehicle';
@@ -83,6 +83,12 @@ function row(id: string, more: Partial<ReadingRow> = {}): ReadingRow {
     instrument: 'meter',
     volts: 12.5,
     glow: null,
+    highVolts: null,
+    ohms: null,
+    cone: null,
+    speaker: null,
+    otherId: null,
+    clip: null,
     takenAt: '2026-05-04',
     takenBy: 'Installer',
     withdrawnAt: null,
@@ -133,35 +139,45 @@ describe('FusePanel', () => {
 
 describe('ReadingPad', () => {
   const taker = (over: Partial<ReadingTaker> = {}): ReadingTaker => ({
-    glow: jest.fn(() => true),
-    volts: jest.fn(() => true),
+    glow: jest.fn(() => Promise.resolve(true)),
+    volts: jest.fn(() => Promise.resolve(true)),
     simulated: jest.fn(() => Promise.resolve(true)),
     problem: undefined,
     busy: false,
+    link: 'closed',
     ...over,
   });
 
-  it.each(['lit', 'dim', 'dark'] as const)('logs a lamp that is %s with one touch', (glow) => {
-    const given = taker();
-    const taken = jest.fn();
-    renderInApp(<ReadingPad taker={given} simulated={false} onTaken={taken} />);
-    fireEvent.press(screen.getByTestId(`pad-${glow}`));
-    expect(given.glow).toHaveBeenCalledWith(glow);
-    expect(taken).toHaveBeenCalledTimes(1);
-  });
+  it.each(['lit', 'dim', 'dark'] as const)(
+    'logs a lamp that is %s with one touch',
+    async (glow) => {
+      const given = taker();
+      const taken = jest.fn();
+      renderInApp(<ReadingPad taker={given} simulated={false} onTaken={taken} />);
+      fireEvent.press(screen.getByTestId(`pad-${glow}`));
+      expect(given.glow).toHaveBeenCalledWith(glow);
+      await waitFor(() => expect(taken).toHaveBeenCalledTimes(1));
+    },
+  );
 
-  it('takes volts from a keypad and closes it', () => {
+  it('takes volts from a keypad and closes it', async () => {
     const given = taker();
     renderInApp(<ReadingPad taker={given} simulated={false} />);
     fireEvent.press(screen.getByTestId('pad-volts'));
     for (const key of ['1', '2', '.', '4']) fireEvent.press(screen.getByTestId(`key-digit-${key}`));
-    fireEvent.press(screen.getByTestId('keypad-log'));
+    await act(async () => {
+      fireEvent.press(screen.getByTestId('keypad-log'));
+      await Promise.resolve();
+    });
     expect(given.volts).toHaveBeenCalledWith('12.4');
     expect(screen.queryByTestId('keypad')).toBeNull();
   });
 
   it('keeps what was typed when it was refused, and says why', () => {
-    const given = taker({ volts: jest.fn(() => false), problem: 'volts must lie within ±60 V' });
+    const given = taker({
+      volts: jest.fn(() => Promise.resolve(false)),
+      problem: 'volts must lie within ±60 V',
+    });
     renderInApp(<ReadingPad taker={given} simulated={false} />);
     fireEvent.press(screen.getByTestId('pad-volts'));
     fireEvent.press(screen.getByTestId('key-digit-9'));
@@ -228,7 +244,7 @@ describe('NextDock', () => {
     instruction: 'Do it, then touch F2.',
     because: 'It tells most.',
     caution: place === 'crank' ? 'Nobody near belts.' : undefined,
-    visit: { place, state: stateAt(place), sourceIds: ['dash/F2'], seconds: 9, rate: 0.1 },
+    visit: { place, state: stateAt(place), sourceIds: ['dash/F2'], seconds: 9 },
   });
 
   it('says the next test in one sentence with one button for the change of state', () => {

@@ -6,6 +6,7 @@ import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
+import { TestDrawing } from '../find/TestDrawing';
 
 /** Props of {@link HarnessDock}. */
 export interface HarnessDockProps {
@@ -27,9 +28,12 @@ export function HarnessDock(props: HarnessDockProps) {
     );
   return (
     <View style={styles.dock} aria-live="polite" aria-busy={props.thinking}>
-      <Words kind="instruction" testID="next">
-        {next.instruction}
-      </Words>
+      <View style={styles.said}>
+        <Words kind="instruction" testID="next" style={styles.words}>
+          {next.instruction}
+        </Words>
+        {next.kind === 'probe' && <TestDrawing state={next.state} />}
+      </View>
       {(next.kind === 'probe' || next.kind === 'pop') && (
         <>
           <Words kind="small" soft>
@@ -55,4 +59,8 @@ export function HarnessDock(props: HarnessDockProps) {
   );
 }
 
-const styles = StyleSheet.create({ dock: { gap: SPACE.s } });
+const styles = StyleSheet.create({
+  dock: { gap: SPACE.s },
+  said: { flexDirection: 'row', gap: SPACE.s },
+  words: { flex: 1 },
+});

@@ -94,6 +94,6 @@ const styles = StyleSheet.create({
   row: { minHeight: TARGET, borderRadius: RADIUS, borderWidth: 2, overflow: 'hidden' },
   inside: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s, paddingHorizontal: SPACE.s },
   wanted: { position: 'absolute', left: 0, top: 0, bottom: 0, width: 5 },
-  name: { width: 92 },
+  name: { width: 118 },
   verdict: { flex: 1 },
 });

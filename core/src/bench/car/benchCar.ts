@@ -19,6 +19,8 @@ export interface BenchCar {
   readonly situation: Situation;
   /** The solved network in a state. */
   readonly at: (state: VehicleState) => Instants;
+  /** The same car with the fuse of a slot out as well. */
+  readonly without: (slotId: string) => BenchCar;
 }
 
 /** A car as it left the works. */
@@ -34,6 +36,7 @@ const SETTLED_V = 0.01;
 /** Prepares a car; every state is solved once and kept. */
 export function benchCar(vehicle: BenchVehicle, situation: Situation = UNTOUCHED): BenchCar {
   const solved = new Map<string, Instants>();
+  const emptied = new Map<string, BenchCar>();
   const bulbs = bulbNodes(vehicle);
   const pulses = (vehicle.wires ?? []).some(
     ({ behind }) => behind.is === 'turnLamp' || (behind.is === 'illumination' && behind.pulsed),
@@ -41,6 +44,12 @@ export function benchCar(vehicle: BenchVehicle, situation: Situation = UNTOUCHED
   return {
     vehicle,
     situation,
+    without: (slotId) => {
+      const pulled = new Set([...situation.pulled, slotId]);
+      const car = emptied.get(slotId) ?? benchCar(vehicle, { ...situation, pulled });
+      emptied.set(slotId, car);
+      return car;
+    },
     at: (state) => {
       const id = `${stateId(state)}|${state.driverDoor}|${state.minutesSinceKeyOff ?? 0}`;
       const known = solved.get(id);

@@ -39,6 +39,14 @@ export function nodeOf(car: BenchCar, touch: Pick<BenchTouch, 'pointId' | 'conta
   throw new RangeError(`The simulated car has no slot or wire ${touch.pointId} to probe`);
 }
 
+/** Touching one contact of a slot takes its fuse out, unless it is out or a tap stands in it. */
+function asTouched(car: BenchCar, touch: BenchTouch): BenchCar {
+  if (touch.contact === undefined) return car;
+  const { pulled, taps } = car.situation;
+  const isOut = pulled.has(touch.pointId) || taps.some((tap) => tap.slotId === touch.pointId);
+  return isOut ? car : car.without(touch.pointId);
+}
+
 /** What lies between probe and clip at both instants of a pulse. */
 export function portsAt(
   car: BenchCar,
@@ -47,7 +55,7 @@ export function portsAt(
   const clip = touch.clip ?? GOOD_CLIP;
   const node = nodeOf(car, touch);
   const against = clip.to === 'ground' ? CHASSIS : nodeOf(car, clip.to);
-  const instants: Instants = car.at(touch.state);
+  const instants: Instants = asTouched(car, touch).at(touch.state);
   const seen = (network: SolvedNetwork): Port => {
     const port = network.port(node, against);
     return { volts: port.volts, ohm: port.ohm + clip.ohm };

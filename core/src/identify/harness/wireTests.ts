@@ -134,7 +134,8 @@ function visitFor(
     )
     .map((one) => ({ id: one.wire.id, bits: bitsOf(one, look) }))
     .filter(({ bits }) => look.name === 'everything on' || bits >= WORTH_A_PROBE)
-    .sort((left, right) => right.bits - left.bits);
+    // Everything on is a sweep, in the order of the bunch; what is looked for goes by worth.
+    .sort((left, right) => (look.name === 'everything on' ? 0 : right.bits - left.bits));
   if (worths.length === 0) return undefined;
   const clipMoves = (session.clip ?? 'ground') === look.clip ? 0 : WORK_SECONDS.clip;
   const change = changeSeconds(session.state, look.state) + clipMoves;

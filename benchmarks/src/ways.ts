@@ -1,0 +1,167 @@
+import {
+  FADED_HARNESS,
+  POOR_LEGENDS,
+  USUAL_HARNESS,
+  USUAL_LEGENDS,
+  benchCar,
+  generateHarness,
+  generateVehicle,
+} from '@lucky-thread/core/bench';
+import type { LegendQuality } from '@lucky-thread/core/bench';
+import type { Need } from '@lucky-thread/core/identify';
+import type { Choice, Effort, Score, TrialCar } from '@lucky-thread/core/trial';
+import {
+  NO_SCORE,
+  addScores,
+  careful,
+  followHarnessPlan,
+  followPlan,
+  harnessByHand,
+  harnessTrial,
+  isFullyRight,
+  labelFirst,
+  scoreOf,
+  sweep,
+  trialCar,
+} from '@lucky-thread/core/trial';
+import { line } from './measure';
+
+/** Cars the plan was not tuned on: tuning used seeds below 1000. */
+const FIRST_SEED = 10_001;
+const CARS = 500;
+const BUNCHES = 200;
+
+const MEMORY: Need = { id: 'memory', role: 'constant' };
+const SUPPLY: Need = { id: 'supply', role: 'switched' };
+const STEADY: Need = { id: 'steady', role: 'switched', holdsCranking: true };
+const NEED_SETS: readonly (readonly Need[])[] = [
+  [SUPPLY],
+  [MEMORY, SUPPLY],
+  [MEMORY, { ...SUPPLY, liveInAcc: true }, STEADY],
+];
+
+type Way = (car: TrialCar, needs: readonly Need[]) => Choice;
+const WAYS: Readonly<Record<string, Way>> = {
+  sweep,
+  'label first': labelFirst,
+  careful,
+  'our plan': (car, needs) => followPlan(car, needs).filled,
+};
+
+interface Tally {
+  score: Score;
+  readonly efforts: Effort[];
+}
+
+/** Sweep, label first, careful and our plan side by side, over the same cars with the same costs. */
+export function waysBenchmark(): void {
+  const pooled = new Map<string, Effort[]>();
+  for (const [name, quality] of [
+    ['usual', USUAL_LEGENDS],
+    ['poor', POOR_LEGENDS],
+  ] as const)
+    for (const instrument of ['meter', 'lamp'] as const)
+      for (const needs of NEED_SETS) {
+        line(`${CARS} cars, ${name} legends, ${instrument}, ${needs.length} need(s)`, '');
+        const tallies = compare({ quality, instrument, needs });
+        for (const [way, tally] of tallies) {
+          line(`  ${way}`, describe(tally));
+          pooled.set(way, [...(pooled.get(way) ?? []), ...tally.efforts]);
+        }
+        line('  our plan against careful and sweep', ratios(tallies));
+      }
+  line('all of them pooled', '');
+  for (const [way, efforts] of pooled)
+    line(`  ${way}`, `${quantile(efforts, 0.5)} s median, ${quantile(efforts, 0.9)} s p90`);
+  const part = (way: string, at: number): number => quantile(pooled.get(way) ?? [], at);
+  line(
+    '  our plan against careful',
+    `${(part('our plan', 0.5) / part('careful', 0.5)).toFixed(2)} median, ${(part('our plan', 0.9) / part('careful', 0.9)).toFixed(2)} p90; sweep ${(part('our plan', 0.5) / part('sweep', 0.5)).toFixed(2)}`,
+  );
+}
+
+function compare(trial: {
+  readonly quality: LegendQuality;
+  readonly instrument: 'meter' | 'lamp';
+  readonly needs: readonly Need[];
+}): Map<string, Tally> {
+  const tallies = new Map<string, Tally>(
+    Object.keys(WAYS).map((way) => [way, { score: NO_SCORE, efforts: [] }]),
+  );
+  for (let seed = FIRST_SEED; seed < FIRST_SEED + CARS; seed += 1) {
+    const vehicle = generateVehicle(seed, trial.quality);
+    const solved = benchCar(vehicle.truth);
+    for (const [way, follow] of Object.entries(WAYS)) {
+      const car = trialCar(vehicle, { seed, instrument: trial.instrument, car: solved });
+      const choice = follow(car, trial.needs);
+      const tally = tallies.get(way);
+      if (tally === undefined) continue;
+      tally.score = addScores(tally.score, scoreOf(vehicle, trial.needs, choice));
+      tally.efforts.push(car.effort());
+    }
+  }
+  return tallies;
+}
+
+function describe({ score, efforts }: Tally): string {
+  const share = (count: number): string => `${((100 * count) / score.needs).toFixed(2)} %`;
+  const mean = (of: (effort: Effort) => number): string =>
+    (efforts.reduce((sum, one) => sum + of(one), 0) / efforts.length).toFixed(1);
+  return [
+    `${quantile(efforts, 0.5)} s, p90 ${quantile(efforts, 0.9)} s`,
+    `${mean((one) => one.probes)} probes, ${mean((one) => one.changes)} changes`,
+    `right ${share(score.right)}, wrong ${share(score.wrong)}`,
+    `critical ${share(score.critical)} (named ${score.named}), gave up ${share(score.gaveUp)}`,
+  ].join('; ');
+}
+
+function ratios(tallies: ReadonlyMap<string, Tally>): string {
+  const of = (way: string, at: number): number => quantile(tallies.get(way)?.efforts ?? [], at);
+  const ratio = (way: string, at: number): string => (of('our plan', at) / of(way, at)).toFixed(2);
+  return `careful ${ratio('careful', 0.5)} median, ${ratio('careful', 0.9)} p90; sweep ${ratio('sweep', 0.5)} median`;
+}
+
+function quantile(efforts: readonly Effort[], at: number): number {
+  const seconds = efforts.map((one) => one.seconds).sort((left, right) => left - right);
+  return seconds[Math.min(seconds.length - 1, Math.floor(at * seconds.length))] ?? 0;
+}
+
+/** Cut harnesses by the plan and by hand. */
+export function harnessBenchmark(): void {
+  for (const [name, quality] of [
+    ['usual colours', USUAL_HARNESS],
+    ['faded colours', FADED_HARNESS],
+  ] as const) {
+    let right = 0;
+    let harm = 0;
+    const ours: number[][] = [[], []];
+    const hand: number[][] = [[], []];
+    for (let seed = FIRST_SEED; seed < FIRST_SEED + BUNCHES; seed += 1) {
+      const harness = generateHarness(seed, quality);
+      const trial = harnessTrial(harness, seed);
+      const advice = followHarnessPlan(trial);
+      const roles = Object.fromEntries(advice.wires.map((one) => [one.wireId, one.role]));
+      if (isFullyRight(harness, { roles, pairs: advice.pairs })) right += 1;
+      harm += trial.effort().harm;
+      const byHand = harnessTrial(harness, seed);
+      harnessByHand(byHand);
+      ours[0]?.push(trial.effort().seconds);
+      ours[1]?.push(trial.effort().probes);
+      hand[0]?.push(byHand.effort().seconds);
+      hand[1]?.push(byHand.effort().probes);
+    }
+    line(
+      `${BUNCHES} cut harnesses, ${name}: fully right`,
+      `${((100 * right) / BUNCHES).toFixed(1)} %`,
+    );
+    line('  seconds ours, by hand, ratio of medians', triple(ours[0], hand[0]));
+    line('  probes ours, by hand, ratio of medians', triple(ours[1], hand[1]));
+    line('  9 V into a live or data wire', String(harm));
+  }
+}
+
+function triple(ours: readonly number[] = [], hand: readonly number[] = []): string {
+  const middle = (list: readonly number[]): number =>
+    [...list].sort((left, right) => left - right)[Math.floor(list.length / 2)] ?? 0;
+  return `${middle(ours)}, ${middle(hand)}, ${(middle(ours) / middle(hand)).toFixed(2)}`;
+}

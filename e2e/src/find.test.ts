@@ -1,0 +1,131 @@
+import type { Application } from './lib/application';
+import { startApplication } from './lib/application';
+import { seriousFaults } from './lib/axe';
+import { PHONE, Visitor, WIDE } from './lib/browser';
+import { followHarnessPlan, signIn, startJob } from './lib/flow';
+
+let application: Application;
+let visitor: Visitor;
+beforeAll(async () => {
+  application = await startApplication();
+});
+afterAll(() => application.stop());
+afterEach(() => visitor.close());
+
+async function noFaults(): Promise<void> {
+  expect(await seriousFaults(visitor)).toEqual([]);
+}
+
+it('tells a whole bunch of cut wires apart by the plan', async () => {
+  visitor = await Visitor.open(application.base, PHONE);
+  await signIn(visitor);
+  const jobId = await startJob(visitor, 'Longboat', 'Dashcam');
+  await visitor.touch('tool-harness');
+  await visitor.touch('known-bunch');
+  await visitor.see('wires');
+  await noFaults();
+  await followHarnessPlan(visitor);
+  await visitor.textIs('next', /Every wire is told apart/);
+  const text = await visitor.text('wires');
+  expect(text).toMatch(/constant \(30\)/);
+  expect(text).toMatch(/Speaker rear left \+/);
+  expect(text).toMatch(/Ground/);
+  await noFaults();
+  await visitor.go(`/jobs/${jobId}/harness`);
+  await visitor.textIs('next', /Every wire is told apart/);
+});
+
+it('takes wires by colour and stripe, and the last one away again', async () => {
+  visitor = await Visitor.open(application.base, WIDE);
+  await signIn(visitor);
+  const jobId = await startJob(visitor, 'Petrel', 'Dashcam');
+  await visitor.go(`/jobs/${jobId}/harness`);
+  await visitor.touch('base-BU');
+  await visitor.touch('stripe-PK');
+  await visitor.touch('add-wire');
+  await visitor.textIs('wires', /W1 BU\/PK/);
+  await visitor.touch('taped');
+  await visitor.touch('add-wire');
+  await visitor.textIs('wires', /W2 BU/);
+  await visitor.touch('drop-wire');
+  await visitor.until(
+    'the second wire is gone',
+    async () => !/W2/.test(await visitor.text('wires')),
+  );
+  await noFaults();
+});
+
+it('says when the meter drops, and loses nothing', async () => {
+  visitor = await Visitor.open(application.base, PHONE);
+  await signIn(visitor);
+  await startJob(visitor, 'Longboat', 'Dashcam');
+  await visitor.touch('slot-dash/F5');
+  await visitor.touch('pad-sim');
+  await visitor.see('reading-saved');
+  await application.kill();
+  await visitor.textIs('pad', /Meter connection lost/);
+  await visitor.touch('pad-sim');
+  await visitor.textIs('pad-problem', /not connected/);
+  await visitor.touch('pad-dark');
+  await visitor.see('reading-unsaved');
+  await application.start();
+  await visitor.touch('pad-sim');
+  await visitor.until('all three are saved', async () => (await saved()) === 3);
+});
+
+async function saved(): Promise<number> {
+  return visitor.driver.executeScript<number>(
+    `return document.querySelectorAll('[data-testid="reading-saved"]').length`,
+  );
+}
+
+it('checks tester and legend, and remembers on the job what was left for later', async () => {
+  visitor = await Visitor.open(application.base, PHONE);
+  await signIn(visitor);
+  await startJob(visitor, 'Longboat', 'Dashcam');
+  await visitor.touch('tool-instruments');
+  await visitor.type('check-battery', '11.6');
+  await visitor.textIs('instrument-check', /flat/);
+  await visitor.touch('tool-legend');
+  await visitor.type('legend-row-0', '10 25 10 7.5 15 10');
+  await visitor.textIs('legend-outcome', /As printed/);
+  await visitor.touch('tool-plan');
+  await noFaults();
+  await visitor.driver.executeScript(
+    `[...document.querySelectorAll('[role=button]')].find((one) => /No cranking/.test(one.textContent)).click()`,
+  );
+  await visitor.touch('back');
+  await visitor.textIs('job-reminder', /Left for later: cranking/);
+});
+
+it('practises on the bench and hears what was missed', async () => {
+  visitor = await Visitor.open(application.base, PHONE);
+  await signIn(visitor);
+  await visitor.touch('nav-Bench');
+  await noFaults();
+  await visitor.touch('start-practice');
+  await visitor.touch('slot-F5');
+  await visitor.touch('touch-meter');
+  await visitor.textIs('last-reading', /F5: .*V/);
+  await visitor.touch('pull');
+  await visitor.touch('fit-b');
+  await visitor.textIs('slot-bench', /Original fuse carries/);
+  await visitor.touch('use-memory');
+  await noFaults();
+  await visitor.touch('finish');
+  await visitor.textIs('practice-report', /never read asleep/);
+  await visitor.textIs('practice-report', /You pulled F5 STOP/);
+  await visitor.textIs('plan-time', /The plan: \d+ s/);
+  await noFaults();
+  await visitor.touch('levels');
+  await visitor.touch('level-faded');
+  await visitor.touch('start-practice');
+  await visitor.touch('wire-W1');
+  await visitor.touch('touch-meter');
+  await visitor.touch('name-leftOver');
+  await visitor.touch('help');
+  await visitor.see('next');
+  await noFaults();
+  await visitor.touch('finish');
+  await visitor.textIs('practice-report', /wires named rightly/);
+});
