@@ -69,6 +69,7 @@ it('says when the meter drops, and loses nothing', async () => {
   await visitor.touch('pad-dark');
   await visitor.see('reading-unsaved');
   await application.start();
+  await visitor.touch('slot-dash/F5');
   await visitor.touch('pad-sim');
   await visitor.until('all three are saved', async () => (await saved()) === 3);
 });

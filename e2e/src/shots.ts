@@ -4,6 +4,7 @@ import {
   DASHCAM_TAPS,
   chooseBest,
   findSupplySide,
+  followHarnessPlan,
   followPlan,
   showProofs,
   signIn,
@@ -75,6 +76,14 @@ async function phone(base: string, folder: string): Promise<void> {
     await visitor.go(`/jobs/${jobId}/find`);
     await visitor.textIs('next', /\./);
     await shot('find-night');
+    await visitor.go('/bench');
+    await visitor.touch('start-practice');
+    await visitor.touch('slot-F3');
+    await visitor.touch('touch-meter');
+    await visitor.touch('help');
+    await visitor.see('next');
+    await visitor.top();
+    await shot('bench');
   } finally {
     await visitor.close();
   }
@@ -102,6 +111,14 @@ async function wide(base: string, folder: string): Promise<void> {
     await findSupplySide(visitor, 'memory');
     await visitor.show('orientation-memory');
     await shot('choose');
+    const bunchJob = await startJob(visitor, 'Fulmar', 'Head unit');
+    await visitor.go(`/jobs/${bunchJob}/harness`);
+    await visitor.touch('known-bunch');
+    await followHarnessPlan(visitor);
+    await visitor.top();
+    await shot('harness');
+    await visitor.resize(PHONE);
+    await visitor.picture(path.join(folder, 'harness-phone.png'));
   } finally {
     await visitor.close();
   }

@@ -1,25 +1,64 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useSyncExternalStore } from 'react';
 import type { MeterLink, MeterSocket, NetworkMeter } from './networkMeter';
 import { networkMeter } from './networkMeter';
 
-/** The networked meter of a job, and how its connection stands; let go of when the screen is left. */
+/** One job's connection, shared by every pad on the screen. */
+interface Line {
+  readonly meter: NetworkMeter;
+  link: MeterLink;
+  users: number;
+  readonly listeners: Set<() => void>;
+}
+
+const lines = new Map<string, Line>();
+/** A line that nobody has used for so long is let go, ms: moving from slot to slot keeps it. */
+const IDLE_MS = 2000;
+
+function lineOf(jobId: string): Line {
+  const known = lines.get(jobId);
+  if (known !== undefined) return known;
+  const line: Line = {
+    meter: networkMeter(
+      () => openSocket(jobId),
+      (link) => {
+        line.link = link;
+        for (const listener of line.listeners) listener();
+      },
+    ),
+    link: 'closed',
+    users: 0,
+    listeners: new Set(),
+  };
+  lines.set(jobId, line);
+  return line;
+}
+
+/** The networked meter of a job, and how its connection stands; let go of when no screen uses it any more. */
 export function useNetworkMeter(jobId: string): {
   readonly meter: () => NetworkMeter;
   readonly link: MeterLink;
 } {
-  const [link, setLink] = useState<MeterLink>('closed');
-  const held = useRef<NetworkMeter | undefined>(undefined);
-  useEffect(
-    () => () => {
-      held.current?.close();
-      held.current = undefined;
+  useEffect(() => {
+    const line = lineOf(jobId);
+    line.users += 1;
+    return () => {
+      line.users -= 1;
+      setTimeout(() => {
+        if (line.users > 0 || lines.get(jobId) !== line) return;
+        lines.delete(jobId);
+        line.meter.close();
+      }, IDLE_MS);
+    };
+  }, [jobId]);
+  const link = useSyncExternalStore(
+    (listener) => {
+      const { listeners } = lineOf(jobId);
+      listeners.add(listener);
+      return () => listeners.delete(listener);
     },
-    [jobId],
+    () => lines.get(jobId)?.link ?? 'closed',
   );
-  return {
-    link,
-    meter: () => (held.current ??= networkMeter(() => openSocket(jobId), setLink)),
-  };
+  return { link, meter: () => lineOf(jobId).meter };
 }
 
 function openSocket(jobId: string): MeterSocket {

@@ -83,7 +83,9 @@ export function StateSwitches({ state, onChange }: StateSwitchesProps) {
         />
         <ActionButton
           label={open ? 'Less' : 'More'}
-          spoken={open ? 'Hide the other switches' : 'Brake, reverse, hazard and other switches'}
+          spoken={
+            open ? 'Less: hide the other switches' : 'More: brake, reverse, hazard and others'
+          }
           testID="more-switches"
           onPress={() => setOpen(!open)}
         />

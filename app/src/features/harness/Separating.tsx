@@ -1,7 +1,6 @@
 import type { HarnessAdvice, HarnessWire } from '@lucky-thread/core/identify/harness';
 import { ROLE_NAMES } from '@lucky-thread/core/identify/harness';
 import { StyleSheet, View } from 'react-native';
-import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 
 /** The next likeliest ways the wires could be what they are, and at which wires they differ. */

@@ -3,7 +3,7 @@ import type { Element } from '../network/element';
 import { CHASSIS } from '../network/element';
 import { BATTERY_POST, batteryElements } from './battery';
 import { filamentOhm } from './bulb';
-import type { BenchCircuit, BenchSupply, BenchVehicle } from './circuit';
+import type { BenchCircuit, BenchVehicle } from './circuit';
 import { BENCH_SUPPLIES, isClosed } from './circuit';
 import type { FittedTap, Situation, Unsettled } from './situation';
 import { wireElements } from './compileWire';
