@@ -43,7 +43,7 @@ export async function followPlan(visitor: Visitor, steps = MOST_STEPS): Promise<
 async function planned(visitor: Visitor): Promise<string> {
   await visitor.until('the plan is worked out', async () =>
     visitor.driver.executeScript<boolean>(
-      'const dock = document.querySelector("[data-testid=next]")?.parentElement; return !!dock && dock.getAttribute("aria-busy") !== "true"',
+      'const dock = document.querySelector("[data-testid=next]")?.closest("[aria-live]"); return !!dock && dock.getAttribute("aria-busy") !== "true"',
     ),
   );
   const instruction = await visitor.text('next');
