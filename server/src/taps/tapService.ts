@@ -54,7 +54,7 @@ export async function logTap(
     grade: 'probed',
     fuseA: request.fuseA,
     awg: request.awg,
-    note: request.note ?? '',
+    note: notedFor(slot, request.note ?? ''),
     loggedBy: actor.userId,
   });
   const stored = (await listTapPoints(db, actor.shopId, job.vehicle.modelId)).find(
@@ -62,6 +62,12 @@ export async function logTap(
   );
   if (!inserted || stored === undefined) throw conflict('Another tap point has it.');
   return stored;
+}
+
+/** A slot whose legend can't be read may be anything: the log says so beside what the installer noted. */
+function notedFor(slot: Slot, note: string): string {
+  if (screenSlot(slot).class !== 'unknown') return note;
+  return `Caution: no legend that can be read, ask for the handbook’s entry. ${note}`.trim();
 }
 
 function chosenSlot(job: JobView, request: LogTapRequest, slots: readonly Slot[]): Slot {

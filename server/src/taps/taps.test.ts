@@ -54,6 +54,23 @@ describe('logging a tap point', () => {
     ]);
   });
 
+  it('notes the caution of a slot whose legend can’t be read', async () => {
+    const job = await visitor.job('Drover');
+    const { panels } = await visitor.model('Drover');
+    const slotId = panels[0]?.slots.find((slot) => slot.legend === undefined)?.id ?? '';
+    await visitor.patch(`/jobs/${job.id}`, {
+      version: 1,
+      plan: [{ feedId: 'memory', slotId, oneWayM: 2 }],
+    });
+    await visitor.probe(job.id, slotId, ['off', 'run', 'asleep', 'a', 'b']);
+    const { body } = await visitor.put<TapPointView>(`/jobs/${job.id}/taps/${uuidv7()}`, {
+      ...LOG,
+      feedId: 'memory',
+    });
+    expect(body).toMatchObject({ function: 'constant', slotId });
+    expect(body.note).toMatch(/^Caution: no legend.*handbook’s entry\. behind the flap$/);
+  });
+
   it('is done once, however often it is sent', async () => {
     const { job, tap } = await loggedTap();
     await visitor.put(`/jobs/${job.id}/taps/${tap.id}`, LOG);
