@@ -48,12 +48,15 @@ function batteryVolts(state: VehicleState): readonly [mean: number, sigma: numbe
 
 type GlowRow = readonly [lit: number, dim: number, dark: number, pulsing: number];
 
-/** Chance of each glow of a filament lamp at each level, clipped to ground. Common practice. */
+/**
+ * Chance of each glow of a filament lamp at each level, clipped to ground. Common practice: it takes watts to light one, so
+ * that it does not burn on ground or on an open wire; what else shows is the installer's slip.
+ */
 const GLOW: Record<Level, GlowRow> = {
   battery: [0.975, 0.019, 0.005, 0.001],
-  ground: [0.003, 0.006, 0.99, 0.001],
-  chassis: [0.003, 0.006, 0.99, 0.001],
-  open: [0.003, 0.011, 0.985, 0.001],
+  ground: [0.0002, 0.0018, 0.997, 0.001],
+  chassis: [0.0002, 0.0018, 0.997, 0.001],
+  open: [0.0002, 0.0018, 0.997, 0.001],
   part: [0.1, 0.45, 0.44, 0.01],
   pulse: [0.1, 0.35, 0.05, 0.5],
   half: [0.15, 0.8, 0.04, 0.01],

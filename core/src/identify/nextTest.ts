@@ -3,7 +3,8 @@ import { PLACE_WORDS, placeOf } from '../vehicle';
 import type { Field } from './field';
 import { bestFill, byScarcity } from './field';
 import type { Pursuit } from './pursuit';
-import { pursuitsFor, visitState } from './pursuit';
+import { visitState } from './doubt';
+import { pursuitsFor } from './pursuit';
 import { WORK_SECONDS, changeSeconds } from './workCosts';
 
 /** One visit to a vehicle state and the probes worth making in it. */

@@ -1,11 +1,19 @@
 import type { StitchPlace, VehicleState } from '../vehicle';
-import { placeOf, stateAt } from '../vehicle';
+import { placeOf } from '../vehicle';
+import {
+  doubtOf,
+  doubtTaken,
+  expectation,
+  isLiveAtVisit,
+  isOpen,
+  remove,
+  visitState,
+} from './doubt';
+import type { Doubt } from './doubt';
 import type { Field } from './field';
-import { HOPELESS, SURE, TOO_RISKY, welcomeOf } from './field';
-import { LEVELS } from './levels';
+import { HOPELESS, TOO_RISKY, welcomeOf } from './field';
 import type { Meeting } from './needs';
 import { meetsProbability } from './needs';
-import { HYPOTHESES, UNKNOWN_LEVELS, isLive } from './signatures';
 import type { Verdict } from './verdict';
 import { VISIT_ORDER, WORK_SECONDS, changeSeconds } from './workCosts';
 
@@ -31,38 +39,12 @@ export interface Pursuit {
 
 /** Only so many of the most promising sources per need are worked out. */
 const LONG_LIST = 8;
-/** Readings alone have settled it when this much doubt is left. */
-const DOUBT_BY_READINGS = 0.08;
-/** A place tells something only where sources that serve agree this far. */
-const AGREED = 0.7;
-/** How many times worse a safety-critical circuit is than a plain failure. */
-const CRITICAL_WEIGHT = 4;
 /** Waiting for sleep or a shed load is no work, and one wait serves every source, s. */
 const WAIT_SECONDS = 8;
 /** A disputed state is read again until so many readings are there. */
 const DISPUTE_READINGS = 3;
 /** Gain of a look-alike that must be seen although little doubt is left. */
 const NAMING_GAIN = 0.05;
-
-const BATTERY = LEVELS.indexOf('battery');
-const UNKNOWN_LIVE = UNKNOWN_LEVELS[BATTERY] ?? 0;
-
-/** Whether each hypothesis is live at each place; prepared once. */
-const LIVE_AT: ReadonlyMap<StitchPlace, readonly boolean[]> = new Map(
-  VISIT_ORDER.map((place) => [
-    place,
-    HYPOTHESES.map((hypothesis) => isLive(hypothesis, visitState(place))),
-  ]),
-);
-
-/** The state a place is visited in for slots: lamps are looked at with the key at run, where all variants burn. */
-export function visitState(place: StitchPlace, from?: VehicleState): VehicleState {
-  const state = place === 'lamps' ? { ...stateAt('run'), lamps: true } : stateAt(place);
-  // With the key on the door does not matter: it stays as it is.
-  return state.key === 'off' || from === undefined
-    ? state
-    : { ...state, driverDoor: from.driverDoor };
-}
 
 /** The sources worth following up for a need, best first: most worth per expected second (Weitzman's index rule). */
 export function pursuitsFor(
@@ -88,15 +70,6 @@ export function pursuitsFor(
     .sort((left, right) => right.worth / right.seconds - left.worth / left.seconds);
 }
 
-/** Doubts by hypothesis, "none of these" last; taken away as places are supposed to be read as expected. */
-interface Doubt {
-  readonly believed: number[];
-  readonly byReadings: number[];
-  readonly critical: number[];
-  /** Weight of what serves, by the legend and by the readings alone. */
-  readonly serving: { readonly believed: number; readonly byReadings: number };
-}
-
 /**
  * The places still to be read until a source is settled for a need, in the order in which they take most doubt away
  * per second, and the expected seconds of that.
@@ -109,12 +82,9 @@ function checksFor(
   const confirming = confirmationOf(meeting, verdict, given.state);
   if (confirming !== undefined) return confirming;
   const left = new Set(VISIT_ORDER.filter((place) => !isSettled(place, verdict)));
-  const chosen = withoutNeedless(
-    meeting,
-    verdict,
-    settlingChecks(meeting, verdict, { left, state: given.state }),
-  );
-  for (const { place } of given.until === 'function' ? verdict.missing : [])
+  const { steps, settles } = settlingChecks(meeting, verdict, { left, state: given.state });
+  const chosen = settles ? withoutNeedless(meeting, verdict, steps) : [];
+  for (const { place } of settles && given.until === 'function' ? verdict.missing : [])
     if (left.has(place) && !chosen.some((one) => one.place === place))
       chosen.push({ place, gain: NAMING_GAIN, expectLive: true });
   for (const { place } of verdict.contradictions)
@@ -124,7 +94,7 @@ function checksFor(
   return { checks: chosen, danger, seconds: Math.max(1, seconds) + DANGER_SECONDS * danger };
 }
 
-/** What a safety-critical circuit taken by mistake is worth in seconds of work: half an hour. */
+/** What a safety-critical circuit taken by mistake is worth in seconds of work. */
 const DANGER_SECONDS = 500;
 
 /** Chance that a source is safety-critical although it serves and every check came out as hoped. */
@@ -142,7 +112,7 @@ function dangerAfter(meeting: Meeting, verdict: Verdict, steps: readonly Step[])
 }
 
 function isRuledOut(index: number, steps: readonly Step[]): boolean {
-  return steps.some(({ place, expectLive }) => LIVE_AT.get(place)?.[index] !== expectLive);
+  return steps.some(({ place, expectLive }) => isLiveAtVisit(index, place) !== expectLive);
 }
 
 /** A check with the outcome that speaks for the source. */
@@ -150,12 +120,15 @@ interface Step extends Check {
   readonly expectLive: boolean;
 }
 
-/** Checks until no doubt is left, each the one that takes most away per second. */
+/**
+ * Checks until no doubt is left, each the one that takes most away per second. A source that no check can settle any
+ * more, because what matters has spoken against it, is not followed.
+ */
 function settlingChecks(
   meeting: Meeting,
   verdict: Verdict,
   from: { readonly left: ReadonlySet<StitchPlace>; readonly state: VehicleState },
-): Step[] {
+): { readonly steps: Step[]; readonly settles: boolean } {
   const doubt = doubtOf(meeting, verdict);
   const left = new Set(from.left);
   const steps: Step[] = [];
@@ -168,7 +141,7 @@ function settlingChecks(
     state = visitState(best.place, state);
     remove(doubt, best.place, best.expectLive);
   }
-  return steps;
+  return { steps, settles: !isOpen(doubt) };
 }
 
 /** Leaves out the checks that later ones make needless; the last ones, cranking and sleep, often settle most. */
@@ -214,7 +187,7 @@ function confirmationOf(
   const costs = VISIT_ORDER.filter((place) => expectation(meeting, verdict, place) === true).map(
     (place) => ({
       place,
-      seconds: reluctance(state, visitState(place, state)) + WORK_SECONDS.probe,
+      seconds: changeSeconds(state, visitState(place, state)) + WORK_SECONDS.probe,
     }),
   );
   const cheapest = costs.sort((left, right) => left.seconds - right.seconds)[0];
@@ -226,25 +199,6 @@ function confirmationOf(
   };
 }
 
-function doubtOf(meeting: Meeting, verdict: Verdict): Doubt {
-  const { hypotheses, byReadings, functions, criticalBy } = verdict.posterior;
-  const unless = (weights: readonly number[], none: number): number[] => [
-    ...weights
-      .slice(0, HYPOTHESES.length)
-      .map((weight, index) => (meeting.meets[index] === true ? 0 : weight)),
-    none,
-  ];
-  return {
-    believed: unless(hypotheses, functions.none),
-    byReadings: unless(byReadings, byReadings[HYPOTHESES.length] ?? 0),
-    critical: [...criticalBy],
-    serving: {
-      believed: servingWeight(meeting, hypotheses),
-      byReadings: servingWeight(meeting, byReadings),
-    },
-  };
-}
-
 /** Read already, and not in dispute. */
 function isSettled(place: StitchPlace, verdict: Verdict): boolean {
   const seen = verdict.posterior.evidence.filter((one) => placeOf(one.state) === place);
@@ -252,22 +206,6 @@ function isSettled(place: StitchPlace, verdict: Verdict): boolean {
   const disputed = verdict.contradictions.some((one) => one.place === place);
   const count = seen.reduce((sum, one) => sum + one.readings.length, 0);
   return !disputed || count >= DISPUTE_READINGS;
-}
-
-function servingWeight(meeting: Meeting, weights: readonly number[]): number {
-  return weights.reduce(
-    (total, weight, index) => total + (meeting.meets[index] === true ? weight : 0),
-    0,
-  );
-}
-
-/** Whether doubt is left beside what serves. */
-function isOpen(doubt: Doubt): boolean {
-  const [believed, byReadings] = [sum(doubt.believed), sum(doubt.byReadings)];
-  return (
-    believed > (1 - SURE) * (believed + doubt.serving.believed) ||
-    byReadings > DOUBT_BY_READINGS * (byReadings + doubt.serving.byReadings)
-  );
 }
 
 function bestCheck(
@@ -285,7 +223,7 @@ function bestCheck(
     const expectLive = expectation(meeting, at.verdict, place);
     if (expectLive === undefined) continue;
     const gain = doubtTaken(at.doubt, place, expectLive);
-    const rate = gain / (reluctance(at.state, visitState(place, at.state)) + WORK_SECONDS.probe);
+    const rate = gain / (changeSeconds(at.state, visitState(place, at.state)) + WORK_SECONDS.probe);
     if (gain > MIN_GAIN && rate > bestRate) {
       best = { place, gain, expectLive };
       bestRate = rate;
@@ -295,65 +233,9 @@ function bestCheck(
 }
 
 /** A check that takes less doubt away than this is not worth a probe. */
-const MIN_GAIN = 0.01;
-
-/** What a place shows if the source serves; undefined where sources that serve differ. */
-function expectation(meeting: Meeting, verdict: Verdict, place: StitchPlace): boolean | undefined {
-  const live = LIVE_AT.get(place) ?? [];
-  let liveWeight = 0;
-  let whole = 0;
-  verdict.posterior.hypotheses.forEach((weight, index) => {
-    if (meeting.meets[index] !== true) return;
-    whole += weight;
-    if (live[index] === true) liveWeight += weight;
-  });
-  if (whole <= 0) return undefined;
-  const share = liveWeight / whole;
-  if (share >= AGREED) return true;
-  return share <= 1 - AGREED ? false : undefined;
-}
-
-function doubtTaken(doubt: Doubt, place: StitchPlace, expectLive: boolean): number {
-  const live = LIVE_AT.get(place) ?? [];
-  let taken = 0;
-  for (let index = 0; index < HYPOTHESES.length; index += 1)
-    if (live[index] !== expectLive)
-      taken +=
-        (doubt.believed[index] ?? 0) +
-        (doubt.byReadings[index] ?? 0) +
-        CRITICAL_WEIGHT * (doubt.critical[index] ?? 0);
-  const none =
-    (doubt.believed[HYPOTHESES.length] ?? 0) + (doubt.byReadings[HYPOTHESES.length] ?? 0);
-  return taken + none * (expectLive ? 1 - UNKNOWN_LIVE : UNKNOWN_LIVE);
-}
-
-/** Takes away what the expected reading speaks against; the answer is how likely it was to come otherwise. */
-function remove(doubt: Doubt, place: StitchPlace, expectLive: boolean): number {
-  const live = LIVE_AT.get(place) ?? [];
-  let failing = 0;
-  for (let index = 0; index < HYPOTHESES.length; index += 1) {
-    if (live[index] === expectLive) continue;
-    failing += doubt.believed[index] ?? 0;
-    doubt.believed[index] = 0;
-    doubt.byReadings[index] = 0;
-    doubt.critical[index] = 0;
-  }
-  const keeps = expectLive ? UNKNOWN_LIVE : 1 - UNKNOWN_LIVE;
-  for (const weights of [doubt.believed, doubt.byReadings])
-    weights[HYPOTHESES.length] = (weights[HYPOTHESES.length] ?? 0) * keeps;
-  return Math.min(1, failing);
-}
+const MIN_GAIN = 0.0005;
 
 /** Attended seconds of a change; a wait counts as little work. */
 function attended(from: VehicleState, to: VehicleState): number {
   return Math.min(changeSeconds(from, to), WAIT_SECONDS);
-}
-
-/** How unwillingly a change is made: waits come last. */
-function reluctance(from: VehicleState, to: VehicleState): number {
-  return changeSeconds(from, to);
-}
-
-function sum(weights: readonly number[]): number {
-  return weights.reduce((total, weight) => total + weight, 0);
 }

@@ -1,0 +1,141 @@
+import type { StitchPlace, VehicleState } from '../vehicle';
+import { stateAt } from '../vehicle';
+import { SURE } from './field';
+import { LEVELS } from './levels';
+import type { Meeting } from './needs';
+import { HYPOTHESES, UNKNOWN_LEVELS, isLive } from './signatures';
+import type { Verdict } from './verdict';
+import { VISIT_ORDER } from './workCosts';
+
+/** Readings alone have settled it when this much doubt is left. */
+const DOUBT_BY_READINGS = 0.08;
+/** A place tells something only where sources that serve agree this far. */
+const AGREED = 0.7;
+/** How many times worse a safety-critical circuit is than a plain failure. */
+const CRITICAL_WEIGHT = 4;
+
+const BATTERY = LEVELS.indexOf('battery');
+const UNKNOWN_LIVE = UNKNOWN_LEVELS[BATTERY] ?? 0;
+
+/** The state a place is visited in for slots: lamps are looked at with the key at run, where all variants burn. */
+export function visitState(place: StitchPlace, from?: VehicleState): VehicleState {
+  const state = place === 'lamps' ? { ...stateAt('run'), lamps: true } : stateAt(place);
+  // With the key on the door does not matter: it stays as it is.
+  return state.key === 'off' || from === undefined
+    ? state
+    : { ...state, driverDoor: from.driverDoor };
+}
+
+/** Whether each hypothesis is live at each place; prepared once. */
+const LIVE_AT: ReadonlyMap<StitchPlace, readonly boolean[]> = new Map(
+  VISIT_ORDER.map((place) => [
+    place,
+    HYPOTHESES.map((hypothesis) => isLive(hypothesis, visitState(place))),
+  ]),
+);
+
+/** Whether a hypothesis is live where a slot is visited for a place. */
+export function isLiveAtVisit(index: number, place: StitchPlace): boolean | undefined {
+  return LIVE_AT.get(place)?.[index];
+}
+
+/** Doubts by hypothesis, "none of these" last; taken away as places are supposed to be read as expected. */
+export interface Doubt {
+  readonly believed: number[];
+  readonly byReadings: number[];
+  readonly critical: number[];
+  /** Weight of what serves, by the legend and by the readings alone. */
+  readonly serving: { readonly believed: number; readonly byReadings: number };
+}
+
+/** What still speaks against a source serving a need. */
+export function doubtOf(meeting: Meeting, verdict: Verdict): Doubt {
+  const { hypotheses, byReadings, functions, criticalBy } = verdict.posterior;
+  const unless = (weights: readonly number[], none: number): number[] => [
+    ...weights
+      .slice(0, HYPOTHESES.length)
+      .map((weight, index) => (meeting.meets[index] === true ? 0 : weight)),
+    none,
+  ];
+  return {
+    believed: unless(hypotheses, functions.none),
+    byReadings: unless(byReadings, byReadings[HYPOTHESES.length] ?? 0),
+    critical: [...criticalBy],
+    serving: {
+      believed: servingWeight(meeting, hypotheses),
+      byReadings: servingWeight(meeting, byReadings),
+    },
+  };
+}
+
+function servingWeight(meeting: Meeting, weights: readonly number[]): number {
+  return weights.reduce(
+    (total, weight, index) => total + (meeting.meets[index] === true ? weight : 0),
+    0,
+  );
+}
+
+/** Whether doubt is left beside what serves. */
+export function isOpen(doubt: Doubt): boolean {
+  const [believed, byReadings] = [sum(doubt.believed), sum(doubt.byReadings)];
+  return (
+    believed > (1 - SURE) * (believed + doubt.serving.believed) ||
+    byReadings > DOUBT_BY_READINGS * (byReadings + doubt.serving.byReadings)
+  );
+}
+
+/** What a place shows if the source serves; undefined where sources that serve differ. */
+export function expectation(
+  meeting: Meeting,
+  verdict: Verdict,
+  place: StitchPlace,
+): boolean | undefined {
+  const live = LIVE_AT.get(place) ?? [];
+  let liveWeight = 0;
+  let whole = 0;
+  verdict.posterior.hypotheses.forEach((weight, index) => {
+    if (meeting.meets[index] !== true) return;
+    whole += weight;
+    if (live[index] === true) liveWeight += weight;
+  });
+  if (whole <= 0) return undefined;
+  const share = liveWeight / whole;
+  if (share >= AGREED) return true;
+  return share <= 1 - AGREED ? false : undefined;
+}
+
+/** How much doubt an expected reading would take away. */
+export function doubtTaken(doubt: Doubt, place: StitchPlace, expectLive: boolean): number {
+  const live = LIVE_AT.get(place) ?? [];
+  let taken = 0;
+  for (let index = 0; index < HYPOTHESES.length; index += 1)
+    if (live[index] !== expectLive)
+      taken +=
+        (doubt.believed[index] ?? 0) +
+        (doubt.byReadings[index] ?? 0) +
+        CRITICAL_WEIGHT * (doubt.critical[index] ?? 0);
+  const none =
+    (doubt.believed[HYPOTHESES.length] ?? 0) + (doubt.byReadings[HYPOTHESES.length] ?? 0);
+  return taken + none * (expectLive ? 1 - UNKNOWN_LIVE : UNKNOWN_LIVE);
+}
+
+/** Takes away what the expected reading speaks against; the answer is how likely it was to come otherwise. */
+export function remove(doubt: Doubt, place: StitchPlace, expectLive: boolean): number {
+  const live = LIVE_AT.get(place) ?? [];
+  let failing = 0;
+  for (let index = 0; index < HYPOTHESES.length; index += 1) {
+    if (live[index] === expectLive) continue;
+    failing += doubt.believed[index] ?? 0;
+    doubt.believed[index] = 0;
+    doubt.byReadings[index] = 0;
+    doubt.critical[index] = 0;
+  }
+  const keeps = expectLive ? UNKNOWN_LIVE : 1 - UNKNOWN_LIVE;
+  for (const weights of [doubt.believed, doubt.byReadings])
+    weights[HYPOTHESES.length] = (weights[HYPOTHESES.length] ?? 0) * keeps;
+  return Math.min(1, failing);
+}
+
+function sum(weights: readonly number[]): number {
+  return weights.reduce((total, weight) => total + weight, 0);
+}
