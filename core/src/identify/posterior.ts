@@ -69,23 +69,35 @@ export function posterior(
   const evidence = gatherEvidence(readings, workings);
   const possible = possibleFor(prior);
   const fit = new Float64Array(COUNT).fill(1);
+  const agreements = new Float64Array(ROW_COUNT);
   let noneFit = 1;
   for (const one of evidence) {
     const table = tableFor(one, workings);
     // Many hypotheses expect the same: what a row makes of the readings is worked out once.
-    const agreements = LEVEL_ROWS.map((row) => agreement(row, one.levels));
+    agree(one.levels, agreements);
     for (const index of possible)
-      fit[index] = (fit[index] ?? 0) * (agreements[table[index] ?? 0] ?? 0);
+      fit[index] = (fit[index] as number) * (agreements[table[index] as number] as number);
     noneFit *= agreement(UNKNOWN_LEVELS, one.levels);
   }
   return weigh(prior, { possible, fit, noneFit, evidence });
 }
 
 const COUNT = HYPOTHESES.length;
+const ROW_COUNT = LEVEL_ROWS.length;
+/** The rows one after the other: this is the innermost loop of the identification. */
+const FLAT_ROWS = Float64Array.from(LEVEL_ROWS.flat());
 const INDICES = HYPOTHESES.map((_, index) => index);
+
+const ON_SLOTS = INDICES.filter((index) => HYPOTHESES[index]?.onSlots === true);
+
+/** Functions that no fuse slot has. */
+const WIRE_ONLY = CIRCUIT_FUNCTIONS.filter((name) =>
+  HYPOTHESES.some((hypothesis) => hypothesis.function === name && !hypothesis.onSlots),
+);
 
 /** Fuse slots never have what only wires have; wires may have anything. */
 function possibleFor(prior: Belief): readonly number[] {
+  if (WIRE_ONLY.every((name) => prior.functions[name] === 0)) return ON_SLOTS;
   return INDICES.filter((index) => {
     const hypothesis = HYPOTHESES[index];
     return (
@@ -192,6 +204,16 @@ function combined(readings: readonly Reading[]): PerLevel {
 function scaled(levels: PerLevel): PerLevel {
   const top = Math.max(...levels);
   return levels.map((level) => level / top);
+}
+
+/** How well each row agrees with what was seen, written into `into`. */
+function agree(seen: PerLevel, into: Float64Array): void {
+  for (let row = 0; row < ROW_COUNT; row += 1) {
+    let sum = 0;
+    for (let level = 0; level < WIDTH; level += 1)
+      sum += (FLAT_ROWS[row * WIDTH + level] as number) * (seen[level] as number);
+    into[row] = sum;
+  }
 }
 
 /** How well expected levels agree with what was seen. */

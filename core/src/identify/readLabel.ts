@@ -82,7 +82,7 @@ export function readLabel(legend: string | undefined): LabelReading {
     safety: worst.safety,
     meaning: entries.map((entry) => entry.meaning).join('; '),
     reason: worst.reason,
-    prior: blend(entries.map((entry) => entry.weights)),
+    prior: (entries.length === 1 ? PRIORS.get(worst) : undefined) ?? blend(entries),
   };
 }
 
@@ -123,10 +123,15 @@ function longestAt(words: readonly string[], at: number): Term | undefined {
   );
 }
 
-function blend(weights: readonly FunctionWeights[]): FunctionPrior {
+/** What each entry alone suggests, worked out once: most legends match one. */
+const PRIORS: ReadonlyMap<LexiconEntry, FunctionPrior> = new Map(
+  LEXICON.map((entry) => [entry, blend([entry])]),
+);
+
+function blend(entries: readonly LexiconEntry[]): FunctionPrior {
   const sum: FunctionWeights = {};
-  for (const set of weights)
-    for (const name of CIRCUIT_FUNCTIONS) sum[name] = (sum[name] ?? 0) + (set[name] ?? 0);
+  for (const { weights } of entries)
+    for (const name of CIRCUIT_FUNCTIONS) sum[name] = (sum[name] ?? 0) + (weights[name] ?? 0);
   const label = normalise(sum);
   return mapFunctions((name) => LABEL_TRUST * label[name] + (1 - LABEL_TRUST) * UNLABELLED[name]);
 }

@@ -125,6 +125,7 @@ export function* planHarnessSteps(
     });
     const { next } = advice;
     if (next.kind === 'done' || next.kind === 'help') return advice;
+    if (next.kind === 'pairOhms') throw new Error('The plan took ohms though 9 V was at hand');
     if (next.kind === 'pop') {
       trial.pop(next.plusId, next.minusId);
     } else {

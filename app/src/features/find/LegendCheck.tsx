@@ -4,6 +4,7 @@ import type { Panel } from '@lucky-thread/core/vehicle';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../../ui/Card';
+import { Choice } from '../../ui/Choice';
 import { Caution } from '../../ui/Caution';
 import { Field } from '../../ui/Field';
 import { SPACE } from '../../ui/tokens';
@@ -12,7 +13,8 @@ import { parseRow, printedGrid } from './legendGrid';
 
 /** Which way up the legend belongs: the ratings seen in the panel, row by row, against the printed ones. */
 export function LegendCheck({ panels }: { readonly panels: readonly Panel[] }) {
-  const panel = panels[0];
+  const [panelId, setPanelId] = useState(panels[0]?.id);
+  const panel = panels.find((one) => one.id === panelId) ?? panels[0];
   const [rows, setRows] = useState<readonly string[]>([]);
   if (panel === undefined) return null;
   const count = panel.rows;
@@ -25,6 +27,18 @@ export function LegendCheck({ panels }: { readonly panels: readonly Panel[] }) {
   return (
     <Card testID="legend-check">
       <Words kind="heading">Which way up is the legend?</Words>
+      {panels.length > 1 && (
+        <Choice
+          label="Panel"
+          testID="legend-panel"
+          options={panels.map((one) => ({ value: one.id, label: one.name }))}
+          value={panel.id}
+          onChange={(id) => {
+            setPanelId(id);
+            setRows([]);
+          }}
+        />
+      )}
       <Words kind="small" soft>
         Hold the panel as you see it. Type the ratings you read, left to right: “10 15 - ?” with -
         for an empty position and ? for one you did not look at.

@@ -34,7 +34,7 @@ export function HarnessDock(props: HarnessDockProps) {
         </Words>
         {next.kind === 'probe' && <TestDrawing state={next.state} />}
       </View>
-      {(next.kind === 'probe' || next.kind === 'pop') && (
+      {(next.kind === 'probe' || next.kind === 'pop' || next.kind === 'pairOhms') && (
         <>
           <Words kind="small" soft>
             {next.because}

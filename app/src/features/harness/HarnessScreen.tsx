@@ -20,7 +20,9 @@ import { HarnessDock } from './HarnessDock';
 import { PopPad } from './PopPad';
 import type { HarnessBench, HarnessFinding } from './useHarness';
 import { AT_REST, useHarness } from './useHarness';
+import { HarnessLimits } from './HarnessLimits';
 import { Separating } from './Separating';
+import { Unproved } from './Unproved';
 import { WireEditor } from './WireEditor';
 import { WireList } from './WireList';
 
@@ -50,6 +52,10 @@ export function HarnessScreen({ context }: { readonly context: JobContext }) {
       {finding.advice !== undefined && (
         <Separating advice={finding.advice} wires={finding.session.wires} />
       )}
+      {finding.advice !== undefined && (
+        <Unproved ids={finding.advice.unproved} wires={finding.session.wires} />
+      )}
+      <HarnessLimits bench={bench} onBench={setBench} />
       <WireEditor
         wires={harness}
         known={context.model.bunch}
@@ -98,6 +104,7 @@ export function HarnessScreen({ context }: { readonly context: JobContext }) {
 function wantedOf(finding: HarnessFinding): ReadonlySet<string> {
   const next = finding.advice?.next;
   if (next?.kind === 'pop') return new Set([next.plusId, next.minusId]);
+  if (next?.kind === 'pairOhms') return new Set([next.oneId, next.otherId]);
   return new Set(next?.kind === 'probe' ? next.wireIds : []);
 }
 
@@ -153,6 +160,22 @@ function Dock(props: DockProps) {
 /** The wire to touch now: the selected one, or the plan's first; one touch on lamp, keypad or meter logs it. */
 function Touch({ context, finding, bench, selectedId, onSelect }: DockProps) {
   const next = finding.advice?.next;
+  const nameOf = (id: string): string =>
+    finding.session.wires.find((one) => one.id === id)?.name ?? id;
+  if (next?.kind === 'pairOhms' && selectedId === undefined)
+    return (
+      <WirePad
+        key={`${next.oneId} ${next.otherId}`}
+        context={context}
+        wireId={next.oneId}
+        otherId={next.otherId}
+        name={`${nameOf(next.oneId)} to ${nameOf(next.otherId)}`}
+        bench={bench}
+        clipId={undefined}
+        measure="ohms"
+        onTaken={() => onSelect(undefined)}
+      />
+    );
   const wireId = selectedId ?? (next?.kind === 'probe' ? next.wireIds[0] : undefined);
   const wire = finding.session.wires.find((one) => one.id === wireId);
   if (wire === undefined)
@@ -179,6 +202,7 @@ function Touch({ context, finding, bench, selectedId, onSelect }: DockProps) {
 function WirePad(props: {
   readonly context: JobContext;
   readonly wireId: string;
+  readonly otherId?: string;
   readonly name: string;
   readonly bench: HarnessBench;
   readonly clipId: string | undefined;
@@ -188,6 +212,7 @@ function WirePad(props: {
   const taker = useTakeReading({
     jobId: props.context.job.id,
     sourceId: props.wireId,
+    otherId: props.otherId,
     state: props.bench.state,
     clipId: props.clipId,
     measure: props.measure,
@@ -195,7 +220,7 @@ function WirePad(props: {
   return (
     <View style={styles.tight}>
       <Words kind="heading" testID="selected-wire">
-        {`${props.name}${props.measure === 'ohms' ? ' · ohms to ground' : ''}`}
+        {`${props.name}${props.measure === 'ohms' ? (props.otherId === undefined ? ' · ohms to ground' : ' · ohms') : ''}`}
       </Words>
       <ReadingPad
         taker={taker}

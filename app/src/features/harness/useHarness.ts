@@ -1,6 +1,7 @@
 import { toCoreReading } from '@lucky-thread/contract';
 import type {
   HarnessAdvice,
+  HarnessFamily,
   HarnessLimit,
   HarnessSession,
 } from '@lucky-thread/core/identify/harness';
@@ -26,10 +27,17 @@ export interface HarnessBench {
   readonly state: VehicleState;
   readonly clip: 'ground' | 'constant';
   readonly cannot: readonly HarnessLimit[];
+  /** Whose colours the bunch has. */
+  readonly family: HarnessFamily;
 }
 
 /** At the start: key off, clip on ground, everything possible. */
-export const AT_REST: HarnessBench = { state: PARKED, clip: 'ground', cannot: [] };
+export const AT_REST: HarnessBench = {
+  state: PARKED,
+  clip: 'ground',
+  cannot: [],
+  family: 'factory',
+};
 
 /** Readings of a job's bunch of wires, and what the identification makes of them. */
 export function useHarness(context: JobContext, bench: HarnessBench): HarnessFinding {

@@ -11,8 +11,8 @@ import { nothingLive } from './nothingLive';
 import type { WireRole } from './roles';
 import { SETTLED, WIRE_ROLES } from './roles';
 import type { HarnessSession } from './session';
-import type { PopCandidate, SpeakerPair } from './speakerPairs';
-import { popCandidates, shownPairs } from './speakerPairs';
+import type { PairCandidate, SpeakerPair } from './speakerPairs';
+import { pairCandidates, poppedPairs, shownPairs } from './speakerPairs';
 import { describeVisit } from './words';
 import type { WireVisit } from './wireTests';
 import { isDeadAwake, wireVisits } from './wireTests';
@@ -34,6 +34,15 @@ export type HarnessAction =
       readonly kind: 'pop';
       readonly plusId: string;
       readonly minusId: string;
+      readonly seconds: number;
+      readonly instruction: string;
+      readonly because: string;
+      readonly caution: string;
+    }
+  | {
+      readonly kind: 'pairOhms';
+      readonly oneId: string;
+      readonly otherId: string;
       readonly seconds: number;
       readonly instruction: string;
       readonly because: string;
@@ -88,16 +97,10 @@ export function adviseHarness(session: HarnessSession): HarnessAdvice {
   const judged = beliefs.map((belief) => verdictOf(belief, session));
   const safe = new Set(judged.filter((one) => one.popSafe === true).map((one) => one.wireId));
   const help = nothingLive(session);
-  const pairs = shownPairs(session.readings);
+  const pairs = shownPairs(session.readings, session.wires);
   const pairedIds = new Set(pairs.flatMap(({ plusId, minusId }) => [plusId, minusId]));
   const visits = wireVisits(session, beliefs, pairedIds);
-  const pop =
-    session.cannot?.includes('pop') === true
-      ? undefined
-      : popCandidates(beliefs, session.readings).find(
-          ({ plusId, minusId, chance }) =>
-            chance >= WORTH_A_POP && safe.has(plusId) && safe.has(minusId),
-        );
+  const pop = pairToTry(session, beliefs, safe);
   const visit = visits.now ?? (pop === undefined ? visits.late : undefined);
   const next = nextFor({ session, help, visit, pop });
   return {
@@ -107,6 +110,35 @@ export function adviseHarness(session: HarnessSession): HarnessAdvice {
     next,
     unproved: unprovedOf(beliefs, session),
   };
+}
+
+/** The likeliest pair to try by 9 V, or by ohms where there is none: which speaker and which way round stays open then. */
+function pairToTry(
+  session: HarnessSession,
+  beliefs: readonly WireBelief[],
+  safe: ReadonlySet<string>,
+): PairCandidate | undefined {
+  const byOhms = session.cannot?.includes('pop') === true;
+  if (byOhms && session.cannot.includes('ohmmeter')) return undefined;
+  const found = byOhms
+    ? shownPairs(session.readings, session.wires)
+    : poppedPairs(session.readings);
+  return pairCandidates(beliefs, session.readings, found).find(
+    ({ plusId, minusId, chance }) =>
+      chance >= WORTH_A_POP &&
+      safe.has(plusId) &&
+      safe.has(minusId) &&
+      !(byOhms && wasMeasured(session, plusId, minusId)),
+  );
+}
+
+function wasMeasured(session: HarnessSession, oneId: string, otherId: string): boolean {
+  return session.readings.some(
+    (reading) =>
+      reading.value.kind === 'ohms' &&
+      ((reading.sourceId === oneId && reading.otherId === otherId) ||
+        (reading.sourceId === otherId && reading.otherId === oneId)),
+  );
 }
 
 /** Once no pair is worth a pop any more, a wire that answered on no speaker is left over. */
@@ -119,7 +151,7 @@ function nextFor(found: {
   readonly session: HarnessSession;
   readonly help: LivelessHelp | undefined;
   readonly visit: WireVisit | undefined;
-  readonly pop: PopCandidate | undefined;
+  readonly pop: PairCandidate | undefined;
 }): HarnessAction {
   const { session, help, visit, pop } = found;
   const nameOf = (id: string): string => session.wires.find((one) => one.id === id)?.name ?? id;
@@ -133,6 +165,16 @@ function nextFor(found: {
       wireIds: visit.wireIds,
       seconds: visit.seconds,
       ...describeVisit(visit, visit.wireIds.map(nameOf), session),
+    };
+  if (pop !== undefined && session.cannot?.includes('pop') === true)
+    return {
+      kind: 'pairOhms',
+      oneId: pop.plusId,
+      otherId: pop.minusId,
+      seconds: WORK_SECONDS.pair,
+      instruction: `Key off. Ohms between ${nameOf(pop.plusId)} and ${nameOf(pop.minusId)}: a speaker shows 2 to 16 Ω.`,
+      because: 'It finds the pair; which speaker, and which of the two is plus, only a pop tells.',
+      caution: 'Never ohms on a live, data or airbag wire: the meter sends its own current.',
     };
   if (pop !== undefined)
     return {

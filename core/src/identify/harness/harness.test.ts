@@ -101,6 +101,34 @@ describe('adviseHarness', () => {
     expect(wires.find((one) => one.wireId === 'whiteBlack')?.popSafe).toBe(true);
   });
 
+  it('finds pairs by ohms where there is no 9 V, and leaves polarity open', () => {
+    const readings = [
+      ...EVERYTHING_ON,
+      ...['off', 'acc', 'run'].flatMap((place) => {
+        const state = stateAt(place as 'off');
+        return [
+          volts('yellow', 12.4, { state }),
+          volts('red', place === 'off' ? 0 : 12.2, { state }),
+          volts('orange', 0, { state }),
+        ];
+      }),
+      reading('black', { kind: 'ohms', ohm: 0.3 }, { state: OFF }),
+    ];
+    const session = { wires: WIRES, state: OFF, cannot: ['pop'] as const };
+    const { next } = adviseHarness({ ...session, readings });
+    expect(next).toMatchObject({ kind: 'pairOhms', oneId: 'white', otherId: 'whiteBlack' });
+    const measured = reading(
+      'whiteBlack',
+      { kind: 'ohms', ohm: 3.9 },
+      { state: OFF, otherId: 'white' },
+    );
+    const after = adviseHarness({ ...session, readings: [...readings, measured] });
+    expect(after.pairs).toEqual([
+      { plusId: 'white', minusId: 'whiteBlack', speaker: undefined, proved: false },
+    ]);
+    expect(after.next.kind).toBe('done');
+  });
+
   it('fences a data line off by its bias', () => {
     const wires = [...WIRES, wire('green', 'GN'), wire('greenTwo', 'GN')];
     const readings = [...EVERYTHING_ON, volts('green', 2.65), volts('greenTwo', 2.35)];

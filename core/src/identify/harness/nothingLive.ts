@@ -7,9 +7,6 @@ export interface LivelessHelp {
   readonly causes: readonly { readonly cause: string; readonly check: string }[];
 }
 
-/** A bunch in which this many wires are dead with everything on, and none live, has no supply or the clip no ground. */
-const ENOUGH = 6;
-
 /** Help when nothing is live: undefined while something is, or too little was read. */
 export function nothingLive(session: HarnessSession): LivelessHelp | undefined {
   const plain = session.readings.filter(isPlain);
@@ -19,7 +16,6 @@ export function nothingLive(session: HarnessSession): LivelessHelp | undefined {
       .filter(({ state }) => state.key === 'run' || state.key === 'engine')
       .map(({ sourceId }) => sourceId),
   );
-  if (on.size < Math.min(ENOUGH, session.wires.length)) return undefined;
   // Once every wire was read, there is nothing to wait for; before that a supply may still turn up.
   if (on.size < session.wires.length) return undefined;
   return {

@@ -1,6 +1,7 @@
 import type { Reading } from '../reading';
 import type { WireBelief } from './beliefs';
 import { WIRE_ROLES } from './roles';
+import type { HarnessWire } from './session';
 import { isStriped, mateEvidence } from './wireColours';
 
 /** Two leads of one speaker, as far as known. */
@@ -20,8 +21,8 @@ const SPEAKER_OHM: readonly [number, number] = [1.5, 20];
 
 const SPEAKER = WIRE_ROLES.indexOf('speaker');
 
-/** Pairs that a pop or an ohmmeter has shown. */
-export function shownPairs(readings: readonly Reading[]): SpeakerPair[] {
+/** Pairs that a pop has shown, with their polarity. */
+export function poppedPairs(readings: readonly Reading[]): SpeakerPair[] {
   return readings.flatMap((reading): SpeakerPair[] => {
     const { value, sourceId, otherId } = reading;
     if (otherId === undefined || value.kind !== 'pop' || value.cone === 'none') return [];
@@ -30,22 +31,44 @@ export function shownPairs(readings: readonly Reading[]): SpeakerPair[] {
   });
 }
 
-/** A pair worth popping, and how likely it is one speaker. */
-export interface PopCandidate {
+/** Pairs that a pop has shown, and those that only an ohmmeter did: of these the stripe is a guess at minus. */
+export function shownPairs(
+  readings: readonly Reading[],
+  wires: readonly HarnessWire[],
+): SpeakerPair[] {
+  const popped = poppedPairs(readings);
+  const taken = new Set(popped.flatMap((pair) => [pair.plusId, pair.minusId]));
+  const colourOf = (id: string): string | undefined => wires.find((one) => one.id === id)?.colour;
+  const measured: SpeakerPair[] = [];
+  for (const { value, sourceId, otherId } of readings) {
+    if (otherId === undefined || value.kind !== 'ohms' || !isSpeakerOhm(value.ohm)) continue;
+    if (taken.has(sourceId) || taken.has(otherId)) continue;
+    for (const id of [sourceId, otherId]) taken.add(id);
+    const [plusId, minusId] = isStriped(colourOf(sourceId))
+      ? [otherId, sourceId]
+      : [sourceId, otherId];
+    measured.push({ plusId, minusId, speaker: undefined, proved: false });
+  }
+  return [...popped, ...measured];
+}
+
+/** A pair worth trying, and how likely it is one speaker. */
+export interface PairCandidate {
   readonly plusId: string;
   readonly minusId: string;
   readonly chance: number;
 }
 
 /**
- * Pairs still to be tried, likeliest first. Each wire's mate is one of the others: the chance of a pair is its weight
+ * Pairs still to be tried beside those found, likeliest first. Each wire's mate is one of the others: the chance of a pair is its weight
  * against all pairs that either of its wires could still make.
  */
-export function popCandidates(
+export function pairCandidates(
   beliefs: readonly WireBelief[],
   readings: readonly Reading[],
-): PopCandidate[] {
-  const paired = new Set(shownPairs(readings).flatMap((pair) => [pair.plusId, pair.minusId]));
+  found: readonly SpeakerPair[],
+): PairCandidate[] {
+  const paired = new Set(found.flatMap((pair) => [pair.plusId, pair.minusId]));
   const open = beliefs.filter((one) => !paired.has(one.wire.id));
   const weights = new Map<string, number>();
   const sums = new Map<string, number>();
@@ -55,7 +78,7 @@ export function popCandidates(
       weights.set(`${left.wire.id} ${right.wire.id}`, weight);
       for (const { wire } of [left, right]) sums.set(wire.id, (sums.get(wire.id) ?? 0) + weight);
     }
-  const candidates: PopCandidate[] = [];
+  const candidates: PairCandidate[] = [];
   for (const [at, left] of open.entries())
     for (const right of open.slice(at + 1)) {
       const weight = weights.get(`${left.wire.id} ${right.wire.id}`) ?? 0;
