@@ -1,8 +1,12 @@
-import type { Need, Verdict } from '../identify';
-import { fills, meetsProbability } from '../identify';
+import type { LabelReading, Need, Verdict } from '../identify';
+import { fills, meetsProbability, readLabel } from '../identify';
+import { chooseFuse } from '../size';
+import type { Inrush } from '../size';
 import type { Slot } from '../vehicle';
-import { CONTINUOUS_SHARE } from '../size';
-import { screenSlot, tapFit } from './screen';
+import type { Headroom } from './headroom';
+import { headroom, originalLoad } from './headroom';
+import type { HolderFit } from './holders';
+import { holderFor } from './holders';
 
 /** A slot that is considered for a feed. */
 export interface Candidate {
@@ -15,12 +19,23 @@ export interface Candidate {
   /** One sentence that explains its place. */
   readonly because: string;
   readonly cautions: readonly string[];
+  /** Why its legend wants a reason before it is chosen, which goes into the log; undefined when free. */
+  readonly wantsReason: string | undefined;
+  readonly headroom: Headroom;
+  readonly fit: Extract<HolderFit, { fits: true }>;
 }
 
 /** A slot that may not serve, with the reason. */
 export interface Blocked {
   readonly slotId: string;
   readonly reason: string;
+}
+
+/** A slot that would serve but for one constraint, and the cheapest way out. */
+export interface Unfit {
+  readonly slotId: string;
+  readonly constraint: string;
+  readonly wayOut: string;
 }
 
 /** What candidates are ranked from. */
@@ -30,8 +45,20 @@ export interface RankInput {
   readonly need: Need;
   /** Current of the feed at 12 V, A. */
   readonly currentA: number;
+  readonly inrush?: Inrush | undefined;
   /** Slots with a verified tap point for this function in the model's log. */
   readonly loggedSlotIds: ReadonlySet<string>;
+  /** Original loads measured with a clamp, A by slot. */
+  readonly measuredA?: Readonly<Record<string, number>> | undefined;
+  /** Reads legends; pass one reader for several feeds so that each is read once. */
+  readonly read?: ((legend: string | undefined) => LabelReading) | undefined;
+}
+
+/** Every slot in one of three lists: what could serve, what must not, and what fails on one constraint. */
+export interface Ranking {
+  readonly candidates: readonly Candidate[];
+  readonly blocked: readonly Blocked[];
+  readonly unfit: readonly Unfit[];
 }
 
 /** What each property is worth in the ranking, against a certainty between 0 and 1. */
@@ -41,63 +68,121 @@ const WORTH = {
   unknownLabel: -0.2,
   caution: -0.7,
   tight: -0.1,
-  headroom: 0.1,
-};
+  substitute: -0.05,
+  headroom: { ok: 0.1, measure: -0.25 },
+} as const;
 /** Below this a slot is not worth showing. */
 const SHOWN = 0.15;
+/** A number for the sizing where the ranking does not depend on it: the fuse is chosen before the conductor. */
+const ANY_LEAD = {
+  oneWayM: 1,
+  returnPath: 'body',
+  systemV: 12,
+  dropLimitPercent: 3,
+  insulation: 105,
+} as const;
 
 /** Slots that could serve a feed, best first, and those that must not, with reasons. Deterministic: ties by position. */
-export function rankCandidates(input: RankInput): {
-  readonly candidates: readonly Candidate[];
-  readonly blocked: readonly Blocked[];
-} {
+export function rankCandidates(input: RankInput): Ranking {
   const candidates: Candidate[] = [];
   const blocked: Blocked[] = [];
+  const unfit: Unfit[] = [];
   for (const slot of input.slots) {
-    const screening = screenSlot(slot);
-    if (screening.class === 'block') {
-      blocked.push({ slotId: slot.id, reason: screening.reason ?? 'Blocked.' });
+    const label = (input.read ?? readLabel)(slot.legend);
+    if (label.safety === 'block') {
+      blocked.push({ slotId: slot.id, reason: label.reason ?? 'Blocked.' });
       continue;
     }
-    const candidate = weigh(slot, input);
-    if (candidate !== undefined) candidates.push(candidate);
+    const weighed = weigh(slot, label, input);
+    if (weighed === undefined) continue;
+    if ('constraint' in weighed) unfit.push(weighed);
+    else candidates.push(weighed);
   }
   candidates.sort(
     (left, right) => right.score - left.score || left.slotId.localeCompare(right.slotId),
   );
-  return { candidates, blocked };
+  return { candidates, blocked, unfit };
 }
 
-function weigh(slot: Slot, input: RankInput): Candidate | undefined {
+function weigh(slot: Slot, label: LabelReading, input: RankInput): Candidate | Unfit | undefined {
   const verdict = input.verdicts.get(slot.id);
-  const fit = tapFit(slot);
-  if (verdict === undefined || !fit.fits || slot.ratingA === undefined) return undefined;
+  if (verdict === undefined || slot.ratingA === undefined) return undefined;
   const meets = meetsProbability(input.need, verdict.posterior);
   if (meets < SHOWN) return undefined;
+  const fit = holderFor({ slot });
+  if (!fit.fits) return { slotId: slot.id, constraint: fit.note, wayOut: fit.wayOut };
+  const { ratingA, family } = slot;
+  const room = roomOf({ ratingA, family }, label, input, slot.id);
+  if (room.verdict === 'refused')
+    return { slotId: slot.id, constraint: room.text, wayOut: room.wayOut ?? '' };
+  const fuse = chooseFuse({
+    ...ANY_LEAD,
+    currentA: input.currentA,
+    inrush: input.inrush,
+    slot: { family, ratingA, holderA: fit.holder.addedMaxA },
+  });
+  if (!fuse.ok) return { slotId: slot.id, constraint: fuse.failed.text, wayOut: fuse.relax };
+  return candidateOf({ slot, label, input, verdict, meets, fit, room });
+}
 
-  const screening = screenSlot(slot);
+function roomOf(
+  slot: { readonly family: Slot['family']; readonly ratingA: number },
+  label: LabelReading,
+  input: RankInput,
+  slotId: string,
+): Headroom {
+  const original = originalLoad({
+    ratingA: slot.ratingA,
+    measuredA: input.measuredA?.[slotId],
+    meaning: label.entries.length === 1 ? label.meaning : undefined,
+  });
+  return headroom(slot, original, input.currentA);
+}
+
+function candidateOf(known: {
+  readonly slot: Slot;
+  readonly label: LabelReading;
+  readonly input: RankInput;
+  readonly verdict: Verdict;
+  readonly meets: number;
+  readonly fit: Extract<HolderFit, { fits: true }>;
+  readonly room: Headroom;
+}): Candidate {
+  const { slot, label, input, verdict, meets, fit, room } = known;
   const sure = fills(input.need, verdict);
   const logged = input.loggedSlotIds.has(slot.id);
-  const room = slot.ratingA * CONTINUOUS_SHARE >= input.currentA;
   const cautions = [
-    ...(screening.reason === undefined ? [] : [screening.reason]),
+    ...(label.reason === undefined ? [] : [label.reason]),
     ...(sure ? [] : [`Not proven: ${verdict.headline}.`]),
-    ...(room ? [] : [`The slot’s ${slot.ratingA} A leave no room for the load.`]),
+    ...(room.verdict === 'measure' ? [`${room.text} ${room.wayOut ?? ''}`.trim()] : []),
+    ...(fit.substitute === undefined ? [] : [fit.substitute]),
     ...verdict.contradictions.map((one) => one.explanation),
   ];
   const score =
     meets +
     (sure ? WORTH.sure : 0) +
     (logged ? WORTH.logged : 0) +
-    (screening.class === 'unknown' ? WORTH.unknownLabel : 0) +
-    (screening.class === 'caution' ? WORTH.caution : 0) +
+    (label.safety === 'unknown' ? WORTH.unknownLabel : 0) +
+    (label.safety === 'caution' ? WORTH.caution : 0) +
     (slot.clearance === 'tight' ? WORTH.tight : 0) +
-    (room ? WORTH.headroom : -1);
+    (fit.substitute === undefined ? 0 : WORTH.substitute) +
+    WORTH.headroom[room.verdict === 'ok' ? 'ok' : 'measure'];
   const because = [
     sure ? 'Proven by readings' : `${Math.round(100 * meets)} % by what is known`,
     ...(logged ? ['in the log of this model'] : []),
-    `${slot.ratingA} A slot`,
-    fit.note.replace(/\.$/, '').toLowerCase(),
+    `${slot.ratingA ?? 0} A slot`,
+    fit.note.replace(/\.$/, '').replace(/^T/, 't'),
   ].join(', ');
-  return { slotId: slot.id, meets, sure, score, because: `${because}.`, cautions };
+  return {
+    slotId: slot.id,
+    meets,
+    sure,
+    score,
+    because: `${because}.`,
+    cautions,
+    wantsReason:
+      label.safety === 'caution' || label.safety === 'unknown' ? label.reason : undefined,
+    headroom: room,
+    fit,
+  };
 }

@@ -1,7 +1,7 @@
 import type { SafetyClass } from '../identify';
 import { readLabel } from '../identify';
 import type { Slot } from '../vehicle';
-import { FUSE_FAMILY_FACTS } from '../vehicle';
+import { holderFor } from './holders';
 
 /** Whether a slot may serve at all, with the reason. */
 export interface Screening {
@@ -23,17 +23,6 @@ export function tapFit(slot: Pick<Slot, 'family' | 'clearance' | 'ratingA'>): {
   readonly fits: boolean;
   readonly note: string;
 } {
-  const facts = FUSE_FAMILY_FACTS[slot.family];
-  if (slot.ratingA === undefined) return { fits: false, note: 'No fuse fitted here.' };
-  if (facts.tap === undefined)
-    return { fits: false, note: `No fuse tap is made for ${facts.name} fuses.` };
-  if (slot.clearance === 'none')
-    return { fits: false, note: 'No room above the slot: a tap would keep the cover open.' };
-  return {
-    fits: true,
-    note:
-      slot.clearance === 'tight'
-        ? `Takes a ${facts.tap.name}; tight under the cover.`
-        : `Takes a ${facts.tap.name}; the cover closes.`,
-  };
+  const { fits, note } = holderFor({ slot });
+  return { fits, note };
 }

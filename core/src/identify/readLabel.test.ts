@@ -35,6 +35,22 @@ describe('readLabel', () => {
     },
   );
 
+  // The same circuit on legends of five kinds; abbreviations are common practice.
+  it.each([
+    ['block', ['AIRBAG', 'Gurtstraffer', 'Coussin gonflable', 'Bolsa de aire', 'A/B']],
+    ['block', ['BRK LAMP', 'Bremslicht', 'Feux stop', 'Luz freno', 'STOP LP']],
+    ['block', ['FUEL PUMP', 'Kraftstoffp.', 'Pompe carburant', 'Bomba gasolina', 'F/PUMP']],
+    ['block', ['LOW BEAM', 'Abblendl.', 'Feux crois.', 'Luz cruce', 'H-LP LO']],
+    ['caution', ['HORN', 'Hupe', 'Avertisseur', 'Bocina', 'HORN']],
+    ['caution', ['WIPER', 'Wischer', 'Essuie-glace', 'Limpiaparabrisas', 'WIP']],
+    ['free', ['LIGHTER', 'Zig. Anz.', 'Allume-cigare', 'Encendedor', 'CIG']],
+    ['free', ['DOME', 'Innenlicht', 'Plafonnier', 'Luz interior', 'ROOM']],
+    ['free', ['REAR DEFOG', 'Heckscheibe', 'Lunette AR', 'Luneta term.', 'DEF']],
+    ['free', ['BATTERY', 'Dauerplus', 'Permanent', 'Batería', 'B']],
+  ] as const)('puts into class %s what %p name', (safety, legends) => {
+    expect(legends.map((legend) => readLabel(legend).safety)).toEqual(legends.map(() => safety));
+  });
+
   it.each([undefined, '', '· ·', 'XQZ', 'K 7'])('calls %p unknown, not harmless', (legend) => {
     expect(readLabel(legend).safety).toBe('unknown');
   });

@@ -1,3 +1,5 @@
+import { assertNumbers } from './ranges';
+
 /** How a device's need is printed on it. */
 export type PrintedLoad =
   | { readonly kind: 'amps'; readonly amps: number; readonly atV: number }
@@ -13,10 +15,17 @@ const SAME_SYSTEM_V = 3;
 /**
  * Current that a device draws at 12 V, A: 3 A at 5 V is not 3 A at 12 V.
  *
+ * @param efficiency of the converter that lies between when the printed voltage is not the car's, 0.3 to 1
  * @example currentAt12V({ kind: 'amps', amps: 3, atV: 5 }) // 1.47
+ * @throws RangeError naming the field when a number is out of range.
  */
-export function currentAt12V(load: PrintedLoad): number {
-  if (load.kind === 'watts') return load.watts / NOMINAL_V;
+export function currentAt12V(load: PrintedLoad, efficiency = CONVERTER_EFFICIENCY): number {
+  assertNumbers({ efficiency });
+  if (load.kind === 'watts') {
+    assertNumbers({ watts: load.watts });
+    return load.watts / NOMINAL_V;
+  }
+  assertNumbers({ printedA: load.amps, printedV: load.atV });
   if (Math.abs(load.atV - NOMINAL_V) <= SAME_SYSTEM_V) return load.amps;
-  return (load.amps * load.atV) / NOMINAL_V / CONVERTER_EFFICIENCY;
+  return (load.amps * load.atV) / NOMINAL_V / efficiency;
 }

@@ -1,15 +1,36 @@
+export { longestRunM, largestLoadA } from './backwards';
+export type { Limit } from './backwards';
+export { chooseFuse } from './chooseFuse';
+export { checkConductor } from './chooseConductor';
+export type { ConductorCheck } from './chooseConductor';
 export {
   COPPER_RESISTIVITY_OHM_M,
+  INSULATIONS_C,
   adiabaticLimitA2s,
+  ambientShare,
   ampacityA,
+  ampacityAtA,
   awgOhmPerM,
   conductorOhm,
 } from './conductor';
-export type { InsulationC } from './conductor';
+export type { InsulationC, Surroundings } from './conductor';
+export { CONDUCTOR_SIZES, conductorSizeOf } from './conductorSize';
+export type { ConductorSize } from './conductorSize';
+export { coordinate, currentsBetween, faultCurrentA, withstandS } from './coordination';
+export type { Coordination, ProtectedLead } from './coordination';
 export { CONVERTER_EFFICIENCY, currentAt12V } from './deviceCurrent';
 export type { PrintedLoad } from './deviceCurrent';
-export { BLADE_OPENING_BAND, openingBand } from './openingTime';
-export { CONTINUOUS_SHARE, FEED_LOAD_RANGES, sizeFeed } from './sizeFeed';
-export type { FeedLoad, FeedSize, SizeConstraint, SizeReason } from './sizeFeed';
+export { CONTINUOUS_SHARE, SOURCE_OHM } from './feedLoad';
+export type { FeedLoad, FusePlace, Refusal, SizeConstraint, SizeReason, Stock } from './feedLoad';
+export { BLADE_OPENING_BAND, openingBand, openingTimes, ridesThrough } from './openingTime';
+export type { Inrush } from './openingTime';
+export { SIZING_RANGES, assertNumbers, numberProblems } from './ranges';
+export type { NumberProblem, SizingField } from './ranges';
+export { COIL_A, planSwitching } from './relay';
+export type { SwitchPlan, Switching, TerminalRow } from './relay';
+export { sizeFeed } from './sizeFeed';
+export type { FeedSize, NextUp } from './sizeFeed';
+export { SLEEVES, ringFor, sleeveFor, wireTapFor } from './terminals';
+export type { Sleeve, TerminalChoice, WireTapChoice } from './terminals';
 export { voltageDrop } from './voltageDrop';
 export type { DropBasis, ReturnPath, VoltageDrop } from './voltageDrop';

@@ -1,35 +1,20 @@
-import type { FuseFamily } from '../vehicle';
-import { FUSE_FAMILY_FACTS } from '../vehicle';
-import { AWG_SIZES, awgAreaMm2, metricAtLeast } from '../units';
-import type { InsulationC } from './conductor';
-import { ampacityA } from './conductor';
-import type { DropBasis, ReturnPath, VoltageDrop } from './voltageDrop';
-import { voltageDrop } from './voltageDrop';
+import { METRIC_SIZES_MM2, metricAtLeast } from '../units';
+import type { ConductorCheck } from './chooseConductor';
+import { checkConductor, chooseConductors, offeredSizes } from './chooseConductor';
+import { chooseFuse } from './chooseFuse';
+import { copperGramsPerM } from './conductor';
+import type { FeedLoad, Refusal, SizeReason } from './feedLoad';
+import { CONTINUOUS_SHARE, amps, assertLoad } from './feedLoad';
+import { openingTimes } from './openingTime';
+import type { VoltageDrop } from './voltageDrop';
 
-/** What a feed is sized from. */
-export interface FeedLoad {
-  /** Continuous current at 12 V, A. */
-  readonly currentA: number;
-  /** Length of the lead one way, m. */
-  readonly oneWayM: number;
-  readonly returnPath: ReturnPath;
-  /** Voltage that per cent refer to, V. */
-  readonly systemV: number;
-  /** Most of the voltage that may be lost in the lead, per cent. */
-  readonly dropLimitPercent: number;
-  readonly insulation: InsulationC;
-  /** Slot that the tap sits in. */
-  readonly slot: { readonly family: FuseFamily; readonly ratingA: number };
-}
-
-/** Which limit a refusal or a choice comes from. */
-export type SizeConstraint =
-  'fuse range' | 'holder' | 'slot' | 'ampacity' | 'voltage drop' | 'family';
-
-/** One limit with its numbers, for "why". */
-export interface SizeReason {
-  readonly constraint: SizeConstraint;
-  readonly text: string;
+/** What the next thicker conductor would change. */
+export interface NextUp {
+  readonly name: string;
+  /** Drop with it, per cent of the system's voltage. */
+  readonly percent: number;
+  /** More copper over the whole lead, g. */
+  readonly moreGrams: number;
 }
 
 /** A sized feed, or the constraint that fails and what to relax. */
@@ -42,124 +27,136 @@ export type FeedSize =
       readonly areaMm2: number;
       /** Metric size to buy instead, mm². */
       readonly metricMm2: number;
+      /** Drop with the AWG size. */
       readonly drop: VoltageDrop;
-      /** Limits the choice was checked against, tightest first. */
+      /** Limits the choice was checked against. */
       readonly reasons: readonly SizeReason[];
+      /** The conductor of each system that was chosen; undefined where none of it passes or is at hand. */
+      readonly conductors: {
+        readonly awg: ConductorCheck | undefined;
+        readonly metric: ConductorCheck | undefined;
+      };
+      /** What the next size up buys; undefined at the thickest. */
+      readonly nextUp: NextUp | undefined;
+      /** What spare capacity costs: the size that the load alone would get, and the copper saved. */
+      readonly withoutSpare: NextUp | undefined;
     }
-  | { readonly ok: false; readonly failed: SizeReason; readonly relax: string };
-
-/** Share of a fuse's rating that may flow for good. Common practice: 75–80 %. */
-export const CONTINUOUS_SHARE = 0.75;
-/** Copper temperature that drops are stated for, °C: a warm cabin. */
-const COPPER_C = 40;
-/** Thinnest conductor for a lead that is pulled through trim, AWG: thinner ones break. Common practice. */
-const THINNEST_AWG = 18;
-/** Ranges accepted; outside them a number is a slip. */
-export const FEED_LOAD_RANGES = {
-  currentA: [0.01, 80],
-  oneWayM: [0.05, 30],
-  systemV: [9, 30],
-  dropLimitPercent: [0.1, 20],
-} as const;
+  | Refusal;
 
 /**
  * Which fuse and conductor a tapped feed gets.
  *
- * The fuse is the smallest made in the family that carries the load at 75 % of its rating; it may exceed neither the
- * added side of the holder, nor the slot's own rating, nor the conductor. The conductor is the thinnest that keeps
- * the drop and carries the fuse.
+ * The fuse is the smallest made in the family that carries the load at 75 % of its rating and rides through the inrush;
+ * it may exceed neither the added side of the holder, nor the slot's own rating, nor the conductor. The conductor is the
+ * thinnest that keeps the drop, carries the fuse where it lies, and stands every current until the slowest fuse opens.
  *
- * @throws RangeError naming the field when a number is outside `FEED_LOAD_RANGES`.
+ * @throws RangeError naming the field and the range when a number is a slip.
  */
 export function sizeFeed(load: FeedLoad): FeedSize {
-  assertRanges(load);
-  const facts = FUSE_FAMILY_FACTS[load.slot.family];
-  if (facts.tap === undefined)
-    return refuse(
-      'family',
-      `No fuse tap is made for ${facts.name} fuses.`,
-      'Take a slot of another family, or tap the wire behind the panel with an in-line fuse.',
-    );
-
-  const wantedA = load.currentA / CONTINUOUS_SHARE;
-  const fuseA = facts.ratingsA.find((rating) => rating >= wantedA);
-  if (fuseA === undefined)
-    return refuse(
-      'fuse range',
-      `${amps(load.currentA)} needs a fuse of ${amps(wantedA)}; ${facts.name} fuses end at ${amps(facts.contactMaxA)}.`,
-      'Feed it from the battery through its own fuse and a relay, with this slot as the trigger.',
-    );
-  if (fuseA > facts.tap.addedMaxA)
-    return refuse(
-      'holder',
-      `The added side of a ${facts.tap.name} carries ${amps(facts.tap.addedMaxA)}; the load needs a ${amps(fuseA)} fuse.`,
-      'Use a slot of a larger family, or a relay fed from the battery.',
-    );
-  if (fuseA > load.slot.ratingA)
-    return refuse(
-      'slot',
-      `The slot is rated ${amps(load.slot.ratingA)}; the added circuit would need ${amps(fuseA)}.`,
-      'Use a slot with a larger fuse, or a relay fed from the battery.',
-    );
-  return sizeConductor(load, fuseA, facts.tap.addedMaxA);
-}
-
-function sizeConductor(load: FeedLoad, fuseA: number, holderA: number): FeedSize {
-  const basis: DropBasis = {
-    oneWayM: load.oneWayM,
-    returnPath: load.returnPath,
-    systemV: load.systemV,
-    copperC: COPPER_C,
+  assertLoad(load);
+  const fuse = chooseFuse(load);
+  if (!fuse.ok) return fuse;
+  const chosen = chooseConductors(load, fuse.fuseA);
+  if (!chosen.ok) return chosen;
+  const main = (chosen.awg ?? chosen.metric) as ConductorCheck;
+  return {
+    ok: true,
+    fuseA: fuse.fuseA,
+    // Where only metric wire is at hand the nearest AWG number stands for the record.
+    awg: main.size.awg ?? nearestAwg(main.size.areaMm2),
+    areaMm2: main.size.areaMm2,
+    metricMm2:
+      chosen.metric?.size.areaMm2 ??
+      metricAtLeast(main.size.areaMm2) ??
+      (METRIC_SIZES_MM2[METRIC_SIZES_MM2.length - 1] as number),
+    drop: main.drop,
+    reasons: reasonsFor(load, main, fuse),
+    conductors: { awg: chosen.awg, metric: chosen.metric },
+    nextUp: nextUpFrom(load, main, fuse.fuseA),
+    withoutSpare: withoutSpare(load, main, fuse.fuseA),
   };
-  for (const awg of AWG_SIZES) {
-    if (awg > THINNEST_AWG) continue;
-    const areaMm2 = awgAreaMm2(awg);
-    const carriesA = ampacityA(awg, load.insulation);
-    const drop = voltageDrop(load.currentA, areaMm2, basis);
-    const metricMm2 = metricAtLeast(areaMm2);
-    if (carriesA < fuseA || drop.percent > load.dropLimitPercent || metricMm2 === undefined)
-      continue;
-    const reasons: SizeReason[] = [
-      {
-        constraint: 'fuse range',
-        text: `${amps(load.currentA)} is ${share(load.currentA, fuseA)} of a ${amps(fuseA)} fuse; at most ${100 * CONTINUOUS_SHARE} % for good.`,
-      },
-      { constraint: 'holder', text: `The added side of the holder carries ${amps(holderA)}.` },
-      { constraint: 'slot', text: `The slot is rated ${amps(load.slot.ratingA)}.` },
-      {
-        constraint: 'ampacity',
-        text: `${awg} AWG carries ${amps(carriesA)} with ${load.insulation} °C insulation, not less than its fuse.`,
-      },
-      {
-        constraint: 'voltage drop',
-        text: `${drop.dropV.toFixed(2)} V, ${drop.percent.toFixed(1)} % of ${load.systemV.toFixed(1)} V; limit ${load.dropLimitPercent} %.`,
-      },
-    ];
-    return { ok: true, fuseA, awg, areaMm2, metricMm2, drop, reasons };
-  }
-  const thickest = AWG_SIZES[AWG_SIZES.length - 1] as number;
-  const best = voltageDrop(load.currentA, awgAreaMm2(thickest), basis);
-  return refuse(
-    'voltage drop',
-    `Even ${thickest} AWG loses ${best.percent.toFixed(1)} % over ${load.oneWayM} m; the limit is ${load.dropLimitPercent} %.`,
-    'Shorten the run, allow more drop, or give the load its own feed from the battery.',
+}
+
+function nearestAwg(areaMm2: number): number {
+  // ASTM B258 turned round: the AWG number of a diameter.
+  const diameterMm = Math.sqrt((4 * areaMm2) / Math.PI);
+  return Math.round(36 - (39 * Math.log(diameterMm / 0.127)) / Math.log(92));
+}
+
+function reasonsFor(
+  load: FeedLoad,
+  main: ConductorCheck,
+  fuse: { readonly fuseA: number; readonly holderA: number },
+): SizeReason[] {
+  const { fuseA, holderA } = fuse;
+  const { drop, coordination, size } = main;
+  const inrush = load.inrush;
+  return [
+    {
+      constraint: 'fuse range',
+      text: `${amps(load.currentA)} is ${share(load.currentA, fuseA)} of a ${amps(fuseA)} fuse; at most ${100 * CONTINUOUS_SHARE} % for good.`,
+    },
+    ...(inrush === undefined
+      ? []
+      : [
+          {
+            constraint: 'inrush' as const,
+            text: `${amps(inrush.peakA)} for ${inrush.peakS} s: the fastest ${amps(fuseA)} fuse takes ${seconds(openingTimes(inrush.peakA, fuseA).fastestS)}.`,
+          },
+        ]),
+    { constraint: 'holder', text: `The added side of the holder carries ${amps(holderA)}.` },
+    { constraint: 'slot', text: `The slot is rated ${amps(load.slot.ratingA)}.` },
+    {
+      constraint: 'ampacity',
+      text: `${size.name} carries ${amps(main.carriesA)} with ${load.insulation} °C insulation${surroundings(load)}, not less than its fuse.`,
+    },
+    {
+      constraint: 'voltage drop',
+      text: `${drop.dropV.toFixed(2)} V, ${drop.percent.toFixed(1)} % of ${load.systemV.toFixed(1)} V; limit ${load.dropLimitPercent} %.`,
+    },
+    {
+      constraint: 'short circuit',
+      text: `A dead short at the far end draws ${coordination.faultA.toFixed(0)} A: the slowest ${amps(fuseA)} fuse clears it in ${seconds(coordination.clearsS)}, the conductor stands it for ${seconds(coordination.standsS)}.`,
+    },
+  ];
+}
+
+function surroundings(load: FeedLoad): string {
+  const said = [
+    ...(load.engineSpace === true ? ['in the engine space'] : []),
+    ...(load.ambientC === undefined ? [] : [`at ${load.ambientC} °C`]),
+    ...((load.bundle ?? 1) > 3 ? [`${load.bundle ?? 1} together`] : []),
+  ];
+  return said.length === 0 ? '' : ` ${said.join(', ')}`;
+}
+
+function nextUpFrom(load: FeedLoad, main: ConductorCheck, fuseA: number): NextUp | undefined {
+  const thicker = offeredSizes(load).find(
+    (size) => size.system === main.size.system && size.areaMm2 > main.size.areaMm2,
   );
+  return thicker === undefined ? undefined : compared(checkConductor(load, fuseA, thicker), main);
 }
 
-function refuse(constraint: SizeConstraint, text: string, relax: string): FeedSize {
-  return { ok: false, failed: { constraint, text }, relax };
+function withoutSpare(load: FeedLoad, main: ConductorCheck, fuseA: number): NextUp | undefined {
+  if ((load.spareA ?? 0) === 0) return undefined;
+  const bare = chooseConductors({ ...load, spareA: 0 }, fuseA);
+  if (!bare.ok) return undefined;
+  const thinner = main.size.system === 'awg' ? bare.awg : bare.metric;
+  return thinner === undefined ? undefined : compared(thinner, main);
 }
 
-function assertRanges(load: FeedLoad): void {
-  for (const [field, [low, high]] of Object.entries(FEED_LOAD_RANGES)) {
-    const value = load[field as keyof typeof FEED_LOAD_RANGES];
-    if (!(value >= low && value <= high))
-      throw new RangeError(`${field} must lie between ${low} and ${high}, got ${value}`);
-  }
+function compared(other: ConductorCheck, main: ConductorCheck): NextUp {
+  return {
+    name: other.size.name,
+    percent: other.drop.percent,
+    moreGrams:
+      other.drop.copperM *
+      (copperGramsPerM(other.size.areaMm2) - copperGramsPerM(main.size.areaMm2)),
+  };
 }
 
-function amps(value: number): string {
-  return `${Number(value.toFixed(2))} A`;
+function seconds(value: number): string {
+  return value === Infinity ? 'for good' : `${Number(value.toPrecision(2))} s`;
 }
 
 function share(part: number, whole: number): string {

@@ -1,0 +1,178 @@
+import type { LabelReading, Need, Verdict } from '../identify';
+import { readLabel } from '../identify';
+import type { Inrush } from '../size';
+import type { Panel, Slot } from '../vehicle';
+import type { Candidate, Ranking } from './rankCandidates';
+import { rankCandidates } from './rankCandidates';
+import type { SetRules } from './sets';
+import { SET_RULES, bestSets } from './sets';
+
+/** A feed of the job that a slot has to fill. */
+export interface JobFeed {
+  readonly need: Need;
+  readonly name: string;
+  /** Continuous current at 12 V, A. */
+  readonly currentA: number;
+  readonly inrush?: Inrush | undefined;
+  readonly loggedSlotIds: ReadonlySet<string>;
+}
+
+/** What sets are ranked from. */
+export interface SetsInput {
+  readonly panels: readonly Pick<Panel, 'id' | 'name' | 'slots'>[];
+  readonly verdicts: ReadonlyMap<string, Verdict>;
+  readonly feeds: readonly JobFeed[];
+  /** Original loads measured with a clamp, A by slot. */
+  readonly measuredA?: Readonly<Record<string, number>> | undefined;
+  readonly rules?: SetRules | undefined;
+}
+
+/** Where a set differs from the best one. */
+export interface SetDifference {
+  readonly feedId: string;
+  readonly bestSlotId: string;
+  readonly slotId: string;
+  /** What is worse about it. */
+  readonly because: string;
+}
+
+/** Sources for all feeds of a job. */
+export interface RankedSet {
+  readonly slots: Readonly<Record<string, string>>;
+  readonly panels: readonly string[];
+  readonly score: number;
+  readonly because: string;
+  /** Against the best set; empty for the best itself. */
+  readonly differences: readonly SetDifference[];
+}
+
+/** The best sets of sources over all feeds, and each feed's own ranking; the same input gives the same answer. */
+export function rankSets(input: SetsInput): {
+  readonly sets: readonly RankedSet[];
+  readonly rankings: Readonly<Record<string, Ranking>>;
+} {
+  const slots = input.panels.flatMap((panel) => panel.slots);
+  const panelOf = new Map(
+    input.panels.flatMap((panel) => panel.slots.map((slot) => [slot.id, panel.id] as const)),
+  );
+  const read = oncePerLegend();
+  const rankings = Object.fromEntries(
+    input.feeds.map((feed) => [
+      feed.need.id,
+      rankCandidates({
+        slots,
+        verdicts: input.verdicts,
+        need: feed.need,
+        currentA: feed.currentA,
+        inrush: feed.inrush,
+        loggedSlotIds: feed.loggedSlotIds,
+        measuredA: input.measuredA,
+        read,
+      }),
+    ]),
+  );
+  const sets = bestSets(
+    input.feeds.map((feed) => ({
+      feedId: feed.need.id,
+      currentA: feed.currentA,
+      candidates: (rankings[feed.need.id]?.candidates ?? []).map(({ slotId, score }) => ({
+        slotId,
+        panelId: panelOf.get(slotId) ?? '',
+        score,
+      })),
+    })),
+    input.rules ?? SET_RULES,
+  );
+  const best = sets[0];
+  const names = new Map(input.panels.map((panel) => [panel.id, panel.name]));
+  const positions = new Map(slots.map((slot) => [slot.id, slot]));
+  return {
+    rankings,
+    sets: sets.map((set) => ({
+      ...set,
+      because: becauseOf(set, { rankings, names, feeds: input.feeds }),
+      differences:
+        best === undefined || best === set
+          ? []
+          : differencesOf(best.slots, set.slots, { rankings, positions }),
+    })),
+  };
+}
+
+function oncePerLegend(): (legend: string | undefined) => LabelReading {
+  const known = new Map<string | undefined, LabelReading>();
+  return (legend) => {
+    const label = known.get(legend) ?? readLabel(legend);
+    known.set(legend, label);
+    return label;
+  };
+}
+
+interface Known {
+  readonly rankings: Readonly<Record<string, Ranking>>;
+}
+
+function candidateIn(
+  known: Known,
+  feedId: string,
+  slotId: string | undefined,
+): Candidate | undefined {
+  return known.rankings[feedId]?.candidates.find((one) => one.slotId === slotId);
+}
+
+function becauseOf(
+  set: { readonly slots: Readonly<Record<string, string>>; readonly panels: readonly string[] },
+  known: Known & {
+    readonly names: ReadonlyMap<string, string>;
+    readonly feeds: readonly JobFeed[];
+  },
+): string {
+  const chosen = known.feeds.flatMap(
+    (feed) => candidateIn(known, feed.need.id, set.slots[feed.need.id]) ?? [],
+  );
+  const proven = chosen.filter((one) => one.sure).length;
+  const cautions = chosen.reduce((sum, one) => sum + (one.wantsReason === undefined ? 0 : 1), 0);
+  const panels = set.panels.map((id) => known.names.get(id) ?? id);
+  return [
+    `${proven} of ${chosen.length} proven`,
+    panels.length === 1 ? `all in ${panels[0] ?? ''}` : `in ${panels.join(' and ')}`,
+    cautions === 0
+      ? 'no cautious or unknown legend'
+      : `${cautions} with a cautious or unknown legend`,
+  ].join(', ');
+}
+
+function differencesOf(
+  best: Readonly<Record<string, string>>,
+  other: Readonly<Record<string, string>>,
+  known: Known & { readonly positions: ReadonlyMap<string, Slot> },
+): SetDifference[] {
+  return Object.keys(best).flatMap((feedId): SetDifference[] => {
+    const [bestSlotId, slotId] = [best[feedId], other[feedId]];
+    if (bestSlotId === undefined || slotId === undefined || bestSlotId === slotId) return [];
+    const mine = candidateIn(known, feedId, bestSlotId);
+    const theirs = candidateIn(known, feedId, slotId);
+    return [{ feedId, bestSlotId, slotId, because: worseOf(mine, theirs) }];
+  });
+}
+
+function worseOf(best: Candidate | undefined, other: Candidate | undefined): string {
+  if (best === undefined || other === undefined) return 'not among the candidates';
+  const worse = [
+    ...(best.sure && !other.sure ? ['not proven yet'] : []),
+    ...(best.wantsReason === undefined && other.wantsReason !== undefined
+      ? ['its legend wants care']
+      : []),
+    ...(best.headroom.verdict === 'ok' && other.headroom.verdict !== 'ok'
+      ? ['its headroom has to be measured']
+      : []),
+    ...(best.fit.substitute === undefined && other.fit.substitute !== undefined
+      ? ['its factory fuse does not fit the holder']
+      : []),
+    ...(best.fit.spareMm > other.fit.spareMm ? ['tighter under the cover'] : []),
+  ];
+  if (worse.length > 0) return worse.join(', ');
+  return best.score > other.score
+    ? `a little less certain (${Math.round(100 * other.meets)} % against ${Math.round(100 * best.meets)} %)`
+    : 'as good by itself';
+}

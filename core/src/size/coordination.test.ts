@@ -1,0 +1,322 @@
+import fc from 'fast-check';
+import type { FeedLoad, ProtectedLead } from './index';
+import {
+  INSULATIONS_C,
+  ambientShare,
+  ampacityA,
+  ampacityAtA,
+  conductorSizeOf,
+  coordinate,
+  largestLoadA,
+  longestRunM,
+  openingTimes,
+  planSwitching,
+  ringFor,
+  ridesThrough,
+  sizeFeed,
+  sleeveFor,
+  wireTapFor,
+  withstandS,
+} from './index';
+import { awgAreaMm2, feetToMetres } from '../units';
+
+const LEAD: ProtectedLead = {
+  fuseA: 10,
+  areaMm2: 1,
+  insulation: 105,
+  around: {},
+  copperM: 4,
+  sourceOhm: 0.026,
+  systemV: 12,
+};
+const LOAD: FeedLoad = {
+  currentA: 3,
+  oneWayM: 4,
+  returnPath: 'body',
+  systemV: 12,
+  dropLimitPercent: 3,
+  insulation: 105,
+  slot: { family: 'mini', ratingA: 15 },
+};
+
+describe('ampacity where a conductor lies', () => {
+  // Engine-space factors of 33 CFR 183.425 (50 °C), from memory: 0.58, 0.78, 0.85, 0.89.
+  it.each([
+    [60, 0.58],
+    [80, 0.78],
+    [105, 0.85],
+    [125, 0.89],
+  ] as const)('%d °C insulation keeps a share of %d in an engine space', (insulation, share) => {
+    expect(Math.abs(ambientShare(insulation, 50) - share)).toBeLessThan(0.01);
+  });
+
+  it('agrees with the table at its sizes and grows with the area', () => {
+    for (const insulation of INSULATIONS_C)
+      for (const awg of [18, 14, 10])
+        expect(ampacityAtA(awgAreaMm2(awg), insulation)).toBeCloseTo(ampacityA(awg, insulation), 9);
+    expect(ampacityAtA(1, 105)).toBeGreaterThan(ampacityAtA(0.75, 105));
+  });
+
+  it('is nothing where the air is as hot as the insulation stands', () => {
+    expect(ampacityAtA(2.5, 60, { ambientC: 60 })).toBe(0);
+  });
+});
+
+describe('opening times', () => {
+  // ISO 8820-3, from memory; rows of the band.
+  it.each([
+    [1.35, 0.75, 600],
+    [2, 0.15, 5],
+    [3.5, 0.08, 0.5],
+  ])('at %d times the rating lie between %d and %d s', (times, fastest, slowest) => {
+    expect(openingTimes(10 * times, 10).fastestS).toBeCloseTo(fastest, 6);
+    expect(openingTimes(10 * times, 10).slowestS).toBeCloseTo(slowest, 6);
+  });
+
+  it('never grow with the current, and are at most 0.1 s at six times the rating', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 40, noNaN: true }),
+        fc.double({ min: 1, max: 2, noNaN: true }),
+        (times, more) => {
+          const [less, greater] = [
+            openingTimes(10 * times, 10),
+            openingTimes(10 * times * more, 10),
+          ];
+          expect(greater.slowestS).toBeLessThanOrEqual(less.slowestS);
+          expect(greater.fastestS).toBeLessThanOrEqual(less.fastestS);
+          expect(less.fastestS).toBeLessThanOrEqual(less.slowestS);
+        },
+      ),
+    );
+    expect(openingTimes(60, 10).slowestS).toBeCloseTo(0.1, 9);
+  });
+
+  it('lets a short inrush pass and a long one not', () => {
+    expect(ridesThrough({ peakA: 30, peakS: 0.02 }, 10)).toBe(true);
+    expect(ridesThrough({ peakA: 30, peakS: 1 }, 10)).toBe(false);
+  });
+});
+
+describe('coordination', () => {
+  // IEC 60364-5-54: at high currents the withstand is k²A²/I², k = 115.
+  it('ends in the adiabatic limit at high currents', () => {
+    expect(withstandS(LEAD, 2000) * 2000 ** 2).toBeCloseTo(13225, -2);
+  });
+
+  it('clears a short on a lead with a fitting fuse, and refuses a thick fuse on a thin wire', () => {
+    expect(coordinate(LEAD).ok).toBe(true);
+    const thin = coordinate({ ...LEAD, areaMm2: 0.35, fuseA: 30, insulation: 60, copperM: 1 });
+    expect(thin.ok).toBe(false);
+    expect(thin.problem).toMatch(/hurt before the slowest 30 A/);
+  });
+
+  it('sees that a long thin lead limits its own short', () => {
+    const far = coordinate({ ...LEAD, areaMm2: 0.5, copperM: 60 });
+    expect(far.ok).toBe(false);
+    expect(far.problem).toMatch(/too little for a 10 A fuse/);
+  });
+});
+
+describe('sizeFeed where it gets hard', () => {
+  it('takes a larger fuse for an inrush, and says why', () => {
+    const plain = sizeFeed(LOAD);
+    const pump = sizeFeed({ ...LOAD, inrush: { peakA: 18, peakS: 0.1 } });
+    expect(plain.ok && plain.fuseA).toBe(4);
+    expect(pump.ok && pump.fuseA).toBe(7.5);
+    expect(pump.ok && pump.reasons.some((one) => one.constraint === 'inrush')).toBe(true);
+    expect(sizeFeed({ ...LOAD, inrush: { peakA: 60, peakS: 2 } })).toMatchObject({
+      ok: false,
+      failed: { constraint: 'inrush' },
+    });
+  });
+
+  it('wants a thicker wire in a hot bundle', () => {
+    const cool = sizeFeed({ ...LOAD, currentA: 7, insulation: 60 });
+    const hot = sizeFeed({ ...LOAD, currentA: 7, insulation: 60, bundle: 8, ambientC: 45 });
+    expect(cool.ok && hot.ok && hot.areaMm2 > cool.areaMm2).toBe(true);
+    expect(
+      sizeFeed({
+        ...LOAD,
+        currentA: 7,
+        insulation: 60,
+        engineSpace: true,
+        bundle: 30,
+        ambientC: 59,
+      }),
+    ).toMatchObject({ ok: false, failed: { constraint: 'ampacity' } });
+  });
+
+  it('keeps supply and return apart, and counts a ground joint', () => {
+    const size = sizeFeed({ ...LOAD, returnPath: 'lead', returnM: 1, dropLimitPercent: 10 });
+    expect(size.ok && size.drop.returnV / size.drop.supplyV).toBeCloseTo(0.25, 6);
+    const joint = sizeFeed({ ...LOAD, groundOhm: 0.02, dropLimitPercent: 10 });
+    expect(joint.ok && joint.drop.returnV).toBeCloseTo(0.06, 9);
+    expect(joint.ok && joint.drop.statement).toContain('ground joint 20 mΩ');
+  });
+
+  it('says what spare capacity costs', () => {
+    const size = sizeFeed({ ...LOAD, spareA: 6 });
+    expect(size.ok && size.withoutSpare?.moreGrams).toBeLessThan(0);
+    expect(size.ok && size.areaMm2).toBeGreaterThan(awgAreaMm2(18));
+  });
+
+  it('offers only what is in the van, and names what is missing', () => {
+    const stock = { conductors: ['2.5 mm²'], fusesA: [5, 10] };
+    const size = sizeFeed({ ...LOAD, stock });
+    expect(size.ok && [size.fuseA, size.conductors.metric?.size.name]).toEqual([5, '2.5 mm²']);
+    expect(sizeFeed({ ...LOAD, stock: { ...stock, fusesA: [3] } })).toMatchObject({
+      ok: false,
+      failed: { constraint: 'stock' },
+      relax: expect.stringContaining('4 A'),
+    });
+    expect(sizeFeed({ ...LOAD, stock: { ...stock, conductors: [] } })).toMatchObject({
+      failed: { constraint: 'stock' },
+    });
+  });
+
+  it.each([
+    ['ambientC', { ambientC: 300 }],
+    ['oneWayM', { oneWayM: -1 }],
+    ['currentA', { currentA: 0 }],
+    ['currentA', { currentA: 500 }],
+    ['slotA', { slot: { family: 'mini', ratingA: 400 } }],
+    ['peakS', { inrush: { peakA: 5, peakS: 0 } }],
+    ['insulation', { insulation: 70 }],
+  ])('refuses a slip in %s with its range', (field, change) => {
+    expect(() => sizeFeed({ ...LOAD, ...change } as FeedLoad)).toThrow(
+      new RegExp(`^${field}: .*must`),
+    );
+  });
+
+  it('names every slip at once', () => {
+    expect(() => sizeFeed({ ...LOAD, currentA: 0, oneWayM: -2 })).toThrow(/currentA.*; oneWayM/);
+  });
+});
+
+describe('solved backwards', () => {
+  const loads = fc.record({
+    currentA: fc.double({ min: 0.1, max: 7, noNaN: true }),
+    returnPath: fc.constantFrom('body' as const, 'lead' as const),
+    dropLimitPercent: fc.constantFrom(1, 3, 10),
+    wire: fc.constantFrom('18 AWG', '1 mm²', '14 AWG', '2.5 mm²'),
+  });
+
+  it('passes at the longest run, and fails a little past it', () => {
+    fc.assert(
+      fc.property(loads, ({ wire, ...given }) => {
+        const load = { ...LOAD, ...given };
+        const limit = longestRunM(load, wire);
+        if (!limit.ok || limit.value > 29 || limit.value < 0.06) return;
+        const stock = { conductors: [wire], fusesA: [2, 3, 4, 5, 7.5, 10] };
+        expect(sizeFeed({ ...load, stock, oneWayM: 0.999 * limit.value }).ok).toBe(true);
+        expect(sizeFeed({ ...load, stock, oneWayM: 1.01 * limit.value }).ok).toBe(false);
+      }),
+    );
+  });
+
+  // Ohm's law, computed: 3 % of 12 V over 14 AWG (8.285 Ω/km at 20 °C, 8.94 at 40 °C) and back at 5 A.
+  it('gives 14 AWG at 5 A about 4 m there and back for 3 % of 12 V', () => {
+    const limit = longestRunM({ ...LOAD, currentA: 5, returnPath: 'lead' }, '14 AWG');
+    expect(limit.ok && limit.value).toBeCloseTo(0.36 / (5 * 2 * 0.008285 * 1.0786), 1);
+  });
+
+  it('finds the largest load of a run, which then passes', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.5, max: 12, noNaN: true }), (oneWayM) => {
+        const limit = largestLoadA({ ...LOAD, oneWayM }, '16 AWG');
+        if (!limit.ok) return;
+        const stock = { conductors: ['16 AWG'], fusesA: [2, 3, 4, 5, 7.5, 10, 15, 20] };
+        expect(sizeFeed({ ...LOAD, stock, oneWayM, currentA: 0.999 * limit.value }).ok).toBe(true);
+      }),
+    );
+  });
+
+  it('refuses a wire of 0 mm² by name', () => {
+    expect(() => longestRunM(LOAD, '0 mm²')).toThrow(/no size "0 mm²"/);
+    expect(conductorSizeOf('2.5mm2'.replace('mm2', ' mm2')).areaMm2).toBe(2.5);
+  });
+
+  it('reaches the trade’s table: 15 A over 10 ft wants 14 AWG at 10 % there and back', () => {
+    // ABYC E-11 formula, from memory: 15 A, 20 ft circuit, 10 % of 12 V → 2687 CM → 14 AWG.
+    const size = sizeFeed({
+      ...LOAD,
+      currentA: 11.25,
+      spareA: 3.75,
+      oneWayM: feetToMetres(10),
+      returnPath: 'lead',
+      dropLimitPercent: 10,
+      slot: { family: 'standard', ratingA: 20 },
+    });
+    expect(size).toMatchObject({ ok: true, awg: 14, fuseA: 15 });
+  });
+});
+
+describe('relay and switch', () => {
+  // Terminal numbers: DIN 72552 / ISO 7588, from memory.
+  it('uses 30, 87, 85 and 86, with 87a for a load that is on while the trigger is off', () => {
+    const plan = planSwitching({ currentA: 12, switchA: 3, trigger: 'positive' });
+    expect(plan).toMatchObject({ ok: true, relay: true, triggerA: 0.15 });
+    const rows = plan.ok
+      ? Object.fromEntries(plan.relayTerminals.map((one) => [one.terminal, one.goesTo]))
+      : {};
+    expect(rows['87']).toBe('the load');
+    expect(rows['85']).toBe('ground');
+    const inverted = planSwitching({
+      currentA: 5,
+      switchA: 3,
+      trigger: 'negative',
+      inverted: true,
+    });
+    const turned = inverted.ok
+      ? Object.fromEntries(inverted.relayTerminals.map((one) => [one.terminal, one.goesTo]))
+      : {};
+    expect(turned['87a']).toBe('the load');
+    expect(turned['85']).toContain('ground when on');
+  });
+
+  it('does without a relay when the switch carries the load, and gives a lit switch its third terminal', () => {
+    const plan = planSwitching({ currentA: 2, switchA: 10, trigger: 'positive', litSwitch: true });
+    expect(plan).toMatchObject({ ok: true, relay: false });
+    expect(plan.ok && plan.switchTerminals[2]?.goesTo).toMatch(/ground/);
+  });
+
+  it('refuses what no relay carries, and a trigger that can’t drive a coil', () => {
+    expect(planSwitching({ currentA: 60, switchA: 3, trigger: 'positive' }).ok).toBe(false);
+    expect(planSwitching({ currentA: 10, switchA: 0.05, trigger: 'positive' })).toMatchObject({
+      ok: false,
+      wayOut: expect.stringContaining('transistor'),
+    });
+  });
+});
+
+describe('terminals', () => {
+  // Sleeve colours: DIN 46237 and common practice, from memory.
+  it.each([
+    [[0.5], 'red'],
+    [[1.5], 'red'],
+    [[2.5], 'blue'],
+    [[4], 'yellow'],
+    [[6], 'yellow'],
+    [[0.75, 0.75], 'red'],
+    [[1, 1], 'blue'],
+    [[1.5, 1.5, 1], 'yellow'],
+  ])('%p mm² go into a %s sleeve: areas add', (areas, colour) => {
+    const choice = sleeveFor(areas);
+    expect(choice.ok && choice.sleeve.colour).toBe(colour);
+  });
+
+  it('sends what is too thick to a stud, and says what goes on first', () => {
+    expect(sleeveFor([4, 4])).toMatchObject({ ok: false, wayOut: expect.stringContaining('stud') });
+    const moist = sleeveFor([1], true);
+    expect(moist.ok && moist.first.join()).toMatch(/adhesive/);
+  });
+
+  it('gives the ring of the bolt, and a wire tap that grips both wires', () => {
+    expect(ringFor(6).name).toBe('M6 (1/4 in)');
+    expect(ringFor(6.35).name).toContain('M8');
+    expect(() => ringFor(40)).toThrow(/boltMm/);
+    expect(wireTapFor(0.75, 0.5)).toMatchObject({ ok: true, colour: 'red' });
+    expect(wireTapFor(4, 0.5)).toMatchObject({ ok: false });
+  });
+});

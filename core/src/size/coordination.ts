@@ -1,0 +1,103 @@
+import type { InsulationC, Surroundings } from './conductor';
+import { adiabaticLimitA2s, ambientOf, ampacityAtA, conductorOhm } from './conductor';
+import { CERTAIN_PERCENT, openingTimes } from './openingTime';
+
+/** Temperature that PVC stands for a few seconds, °C: the end of the adiabatic k (IEC 60364-5-54). */
+const SHORT_TIME_C = 160;
+/** A dead short must be this many times the rating, so that the slowest fuse clears it within 5 s (ISO 8820-3, 200 %). */
+export const CLEARING_MULTIPLE = 2;
+/** Points per decade of current at which band and withstand are compared. */
+const POINTS_PER_DECADE = 24;
+
+/** A lead with its fuse. */
+export interface ProtectedLead {
+  readonly fuseA: number;
+  readonly areaMm2: number;
+  readonly insulation: InsulationC;
+  readonly around: Surroundings;
+  /** Copper that a short at the far end passes, m. */
+  readonly copperM: number;
+  /** Battery, the car's own feed up to the slot and the holder, Ω. */
+  readonly sourceOhm: number;
+  /** Voltage behind the short, V. */
+  readonly systemV: number;
+}
+
+/**
+ * How long a conductor stands a current, s; `Infinity` for what it can lose to the air. One thermal time constant: at high
+ * currents the adiabatic limit of IEC 60364-5-54, at low ones the current that leads to its end temperature for good.
+ */
+export function withstandS(lead: ProtectedLead, currentA: number): number {
+  return withstandOf(lead)(currentA);
+}
+
+/** The same for many currents: what does not depend on the current is worked out once. */
+export function withstandOf(lead: ProtectedLead): (currentA: number) => number {
+  const continuousA = ampacityAtA(lead.areaMm2, lead.insulation, lead.around);
+  if (continuousA <= 0) return () => 0;
+  const ambientC = ambientOf(lead.around);
+  const warmer = Math.max(SHORT_TIME_C, lead.insulation) - ambientC;
+  const limitA = continuousA * Math.sqrt(warmer / (lead.insulation - ambientC));
+  const timeConstantS = adiabaticLimitA2s(lead.areaMm2) / limitA ** 2;
+  return (currentA) =>
+    currentA <= limitA ? Infinity : -timeConstantS * Math.log(1 - (limitA / currentA) ** 2);
+}
+
+/** Current of a dead short at the far end of a lead, A (Ohm's law, copper at 20 °C). */
+export function faultCurrentA(lead: ProtectedLead): number {
+  return lead.systemV / (lead.sourceOhm + conductorOhm(lead.areaMm2, lead.copperM));
+}
+
+/** How a fuse and a conductor agree. */
+export interface Coordination {
+  /** Current of a dead short at the far end, A. */
+  readonly faultA: number;
+  /** Longest time until the fuse clears it, s. */
+  readonly clearsS: number;
+  /** Time that the conductor stands it, s. */
+  readonly standsS: number;
+  /** Heat let through at most, and what the conductor takes, A²s. */
+  readonly letThroughA2s: number;
+  readonly limitA2s: number;
+  readonly ok: boolean;
+  /** Why not; undefined when it is. */
+  readonly problem: string | undefined;
+}
+
+/** Whether a fuse clears every overload and a dead short before its conductor's insulation is hurt. */
+export function coordinate(lead: ProtectedLead): Coordination {
+  const faultA = faultCurrentA(lead);
+  const clearsS = openingTimes(faultA, lead.fuseA).slowestS;
+  const standsS = withstandS(lead, faultA);
+  const limitA2s = adiabaticLimitA2s(lead.areaMm2);
+  const crossing = firstCrossing(lead, faultA);
+  const problem =
+    faultA < CLEARING_MULTIPLE * lead.fuseA
+      ? `a dead short at the far end draws only ${faultA.toFixed(0)} A, too little for a ${lead.fuseA} A fuse to open within 5 s`
+      : crossing === undefined
+        ? undefined
+        : `at ${crossing.toFixed(0)} A the conductor is hurt before the slowest ${lead.fuseA} A fuse opens`;
+  return {
+    faultA,
+    clearsS,
+    standsS,
+    letThroughA2s: faultA ** 2 * clearsS,
+    limitA2s,
+    ok: problem === undefined,
+    problem,
+  };
+}
+
+function firstCrossing(lead: ProtectedLead, faultA: number): number | undefined {
+  const stands = withstandOf(lead);
+  return currentsBetween((CERTAIN_PERCENT / 100) * lead.fuseA, faultA).find(
+    (currentA) => openingTimes(currentA, lead.fuseA).slowestS > stands(currentA),
+  );
+}
+
+/** Currents from one to another in even steps of their logarithm, both ends included; empty when upside down. */
+export function currentsBetween(fromA: number, toA: number): number[] {
+  if (!(toA > fromA)) return [];
+  const count = Math.max(2, Math.ceil(POINTS_PER_DECADE * Math.log10(toA / fromA)));
+  return Array.from({ length: count + 1 }, (_, at) => fromA * (toA / fromA) ** (at / count));
+}
