@@ -1,10 +1,12 @@
 import {
   CreateJobRequest,
+  DEFAULT_SETTINGS,
   PHASES,
   ReadingRequest,
   SignInRequest,
   TapCsvRow,
   UpdateJobRequest,
+  UpdateShopRequest,
   needsOf,
   toTapClaim,
   validate,
@@ -188,4 +190,42 @@ it('counts what later jobs saw once per job', () => {
   expect(claim.contradicted).toBe(2);
   expect(claim.seen).toEqual(['off']);
   expect(claim.applicability.trims).toEqual(['Base']);
+});
+
+describe('plans and settings', () => {
+  const plan = { feedId: 'a', slotId: 'dash/F1' };
+  it('take what the sizing sheet makes', () => {
+    const whole = {
+      ...plan,
+      reason: 'nothing else in reach',
+      measuredA: 3.2,
+      method: 'fuseTap',
+      sizing: { systemV: 13.8, dropLimitPercent: 5, insulation: 80, ambientC: 45, bundle: 4 },
+    };
+    expect(validate(UpdateJobRequest, { version: 1, plan: [whole] }).ok).toBe(true);
+  });
+
+  it.each([
+    ['plan.0.measuredA', { measuredA: -1 }],
+    ['plan.0.method', { method: 'twist' }],
+    ['plan.0.reason', { reason: '' }],
+    ['plan.0.sizing.ambientC', { sizing: { ambientC: 300 } }],
+    ['plan.0.sizing.insulation', { sizing: { insulation: 70 } }],
+    ['plan.0.sizing.bundle', { sizing: { bundle: 0 } }],
+  ])('refuse a slip at %s', (path, slip) => {
+    const request = { version: 1, plan: [{ ...plan, ...slip }] };
+    expect(paths(validate(UpdateJobRequest, request))).toEqual([path]);
+  });
+
+  it('refuse settings without a part, or with a wire that nobody sells', () => {
+    expect(validate(UpdateShopRequest, { version: 1, settings: DEFAULT_SETTINGS }).ok).toBe(true);
+    const { van, ...rest } = DEFAULT_SETTINGS;
+    expect(paths(validate(UpdateShopRequest, { version: 1, settings: rest }))).toEqual([
+      'settings.van',
+    ]);
+    const odd = { ...DEFAULT_SETTINGS, van: { ...van, conductors: ['0 mm²'] } };
+    expect(paths(validate(UpdateShopRequest, { version: 1, settings: odd }))).toEqual([
+      'settings.van.conductors',
+    ]);
+  });
 });

@@ -1,3 +1,5 @@
+import { LEAD_FAMILIES } from '@lucky-thread/core/choose';
+import type { LeadFamily } from '@lucky-thread/core/choose';
 import { NEED_ROLES } from '@lucky-thread/core/identify';
 import type { Need, NeedRole } from '@lucky-thread/core/identify';
 import { Type } from 'class-transformer';
@@ -43,6 +45,27 @@ export class FeedInput {
   @Max(80, { message: 'amperes must be at most 80 A' })
   currentA!: number;
 
+  /** Current at switching on, A, and how long it lasts, s; left out when it is not known. */
+  @IsOptional()
+  @IsNumber({ allowNaN: false, allowInfinity: false })
+  @Min(0.01, { message: 'the inrush is at least 0.01 A' })
+  @Max(400, { message: 'the inrush is at most 400 A' })
+  inrushA?: number;
+
+  /** Time of the inrush, s. */
+  @IsOptional()
+  @IsNumber({ allowNaN: false, allowInfinity: false })
+  @Min(0.001, { message: 'the inrush lasts at least 0.001 s' })
+  @Max(30, { message: 'the inrush lasts at most 30 s' })
+  inrushS?: number;
+
+  /** Current while the car is parked, A. */
+  @IsOptional()
+  @IsNumber({ allowNaN: false, allowInfinity: false })
+  @Min(0, { message: 'the parked current is at least 0 A' })
+  @Max(20, { message: 'the parked current is at most 20 A' })
+  standbyA?: number;
+
   /** Colour of the device's lead, in words; it means something within its harness family only. */
   @IsOptional()
   @IsString()
@@ -66,6 +89,11 @@ export class DeviceInput {
   @IsString()
   @Length(1, 80, { message: 'name the device, up to 80 characters' })
   name!: string;
+
+  /** Family whose colours its leads follow. */
+  @IsOptional()
+  @IsIn(LEAD_FAMILIES)
+  family?: LeadFamily;
 
   /** Its feeds. */
   @ArrayMinSize(1, { message: 'a device has at least one feed' })

@@ -8,6 +8,7 @@ export {
   JobVehicleInput,
   PHASES,
   STEERING_SIDES,
+  SizingInput,
   UpdateJobRequest,
   YEAR_RANGE,
 } from './job';
@@ -17,6 +18,15 @@ export { INSTRUMENTS, ReadingRequest, seenOf, toCoreReading } from './reading';
 export type { InstrumentName, ReadingView, SeenView } from './reading';
 export { SignInRequest, USER_ROLES } from './session';
 export type { DemoAccount, SessionView, UserRole, UserView } from './session';
+export {
+  DEFAULT_SETTINGS,
+  SchoolsInput,
+  ShopSettings,
+  SizingDefaults,
+  UpdateShopRequest,
+  VanInput,
+} from './shop';
+export type { ShopView } from './shop';
 export { LogTapRequest, ProofInput, toTapClaim } from './tapPoint';
 export type { ImportResult, MatrixCell, ObservationView, TapPointView } from './tapPoint';
 export { TAP_CSV_COLUMNS, TapCsvRow } from './tapPointCsv';

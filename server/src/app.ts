@@ -15,6 +15,7 @@ import { problemHandler, unknownRoute } from './http/handlers';
 import { jobRoutes } from './jobs/routes';
 import { attachMeter } from './meter/attachMeter';
 import { readingRoutes } from './readings/routes';
+import { shopRoutes } from './shop/routes';
 import { tapRoutes } from './taps/routes';
 import { vehicleRoutes } from './vehicles/routes';
 
@@ -61,7 +62,7 @@ function createApp(parts: AppParts, handling: RequestHandler): Express {
   app.use('/api', express.json({ limit: '256kb' }), handling);
   app.use('/api', authRoutes(db, parts.demoAccounts), requireSession);
   app.use('/api', vehicleRoutes(db), deviceRoutes(db), jobRoutes(db), readingRoutes(db));
-  app.use('/api', tapRoutes(db));
+  app.use('/api', tapRoutes(db), shopRoutes(db));
   app.use('/api', unknownRoute);
   if (parts.webFolder !== undefined) serveWeb(app, parts.webFolder);
   app.use(problemHandler);

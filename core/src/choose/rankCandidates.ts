@@ -19,7 +19,7 @@ export interface Candidate {
   /** One sentence that explains its place. */
   readonly because: string;
   readonly cautions: readonly string[];
-  /** Why its legend wants a reason before it is chosen, which goes into the log; undefined when free. */
+  /** What its legend warns of: it may be chosen with a reason, which goes into the log; undefined when free. */
   readonly wantsReason: string | undefined;
   readonly headroom: Headroom;
   readonly fit: Extract<HolderFit, { fits: true }>;
@@ -180,8 +180,7 @@ function candidateOf(known: {
     score,
     because: `${because}.`,
     cautions,
-    wantsReason:
-      label.safety === 'caution' || label.safety === 'unknown' ? label.reason : undefined,
+    wantsReason: label.safety === 'caution' ? label.reason : undefined,
     headroom: room,
     fit,
   };

@@ -136,9 +136,7 @@ function becauseOf(
   return [
     `${proven} of ${chosen.length} proven`,
     panels.length === 1 ? `all in ${panels[0] ?? ''}` : `in ${panels.join(' and ')}`,
-    cautions === 0
-      ? 'no cautious or unknown legend'
-      : `${cautions} with a cautious or unknown legend`,
+    cautions === 0 ? 'no legend that warns' : `${cautions} with a legend that warns`,
   ].join(', ');
 }
 

@@ -8,6 +8,7 @@ import type {
   InstrumentName,
   JobVehicleInput,
   MatrixCell,
+  ShopSettings,
 } from '@lucky-thread/contract';
 import {
   boolean,
@@ -29,6 +30,9 @@ import {
 export const shops = pgTable('shops', {
   id: uuid().primaryKey(),
   name: text().notNull(),
+  /** How it works; null as long as nobody changed anything. */
+  settings: jsonb().$type<ShopSettings>(),
+  version: integer().notNull().default(1),
 });
 
 /** People who sign in. Names are roles in the shop, nothing more is needed. */

@@ -54,7 +54,7 @@ export async function logTap(
     grade: 'probed',
     fuseA: request.fuseA,
     awg: request.awg,
-    note: notedFor(slot, request.note ?? ''),
+    note: notedFor(slot, reasonIn(job, request), request.note ?? ''),
     loggedBy: actor.userId,
   });
   const stored = (await listTapPoints(db, actor.shopId, job.vehicle.modelId)).find(
@@ -64,10 +64,21 @@ export async function logTap(
   return stored;
 }
 
-/** A slot whose legend can't be read may be anything: the log says so beside what the installer noted. */
-function notedFor(slot: Slot, note: string): string {
-  if (screenSlot(slot).class !== 'unknown') return note;
-  return `Caution: no legend that can be read, ask for the handbook’s entry. ${note}`.trim();
+/** A slot whose legend can't be read may be anything, one whose legend warns was taken for a reason: the log says so. */
+function notedFor(slot: Slot, reason: string | undefined, note: string): string {
+  const { class: safety, reason: warning } = screenSlot(slot);
+  const cautions = [
+    ...(safety === 'unknown'
+      ? ['Caution: no legend that can be read, ask for the handbook’s entry.']
+      : []),
+    ...(safety === 'caution' ? [`Caution: ${warning ?? 'its legend warns'}`] : []),
+    ...(reason === undefined ? [] : [`Taken because: ${reason}.`]),
+  ];
+  return [...cautions, note].join(' ').trim();
+}
+
+function reasonIn(job: JobView, request: LogTapRequest): string | undefined {
+  return job.plan.find((one) => one.feedId === request.feedId)?.reason?.replace(/\.$/, '');
 }
 
 function chosenSlot(job: JobView, request: LogTapRequest, slots: readonly Slot[]): Slot {
@@ -78,6 +89,13 @@ function chosenSlot(job: JobView, request: LogTapRequest, slots: readonly Slot[]
   const screening = screenSlot(slot);
   if (screening.class === 'block')
     throw invalid([{ path: 'feedId', message: screening.reason ?? 'must not be tapped' }]);
+  if (screening.class === 'caution' && planned?.reason === undefined)
+    throw invalid([
+      {
+        path: 'reason',
+        message: `say in the plan why it was taken. ${screening.reason ?? ''}`.trim(),
+      },
+    ]);
   const missing = PROOF_KINDS.filter((kind) => !request.proofs.some((one) => one.kind === kind));
   if (missing.length > 0)
     throw invalid([{ path: 'proofs', message: `still to be shown: ${missing.join(', ')}` }]);

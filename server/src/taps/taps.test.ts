@@ -1,4 +1,5 @@
 import type { ImportResult, JobView, ProblemDocument, TapPointView } from '@lucky-thread/contract';
+import { screenSlot } from '@lucky-thread/core/choose';
 import { v7 as uuidv7 } from 'uuid';
 import type { TestServer, Visitor } from '../testing/testServer';
 import { problemPaths, readingBody, startTestServer } from '../testing/testServer';
@@ -69,6 +70,29 @@ describe('logging a tap point', () => {
     });
     expect(body).toMatchObject({ function: 'constant', slotId });
     expect(body.note).toMatch(/^Caution: no legend.*handbook’s entry\. behind the flap$/);
+  });
+
+  it('takes a slot whose legend warns only with a reason, which goes into the log', async () => {
+    const { panels } = await visitor.model('Longboat');
+    const slotId = panels
+      .flatMap((panel) => panel.slots)
+      .find((slot) => screenSlot(slot).class === 'caution' && slot.ratingA !== undefined)?.id;
+    const job = await visitor.job();
+    const plan = { feedId: 'switched', slotId };
+    await visitor.patch(`/jobs/${job.id}`, { version: 1, plan: [plan] });
+    const url = `/jobs/${job.id}/taps/${uuidv7()}`;
+    const refused = await visitor.put<ProblemDocument>(url, LOG);
+    expect(refused.status).toBe(422);
+    expect(problemPaths(refused)).toEqual(['reason']);
+    await visitor.patch(`/jobs/${job.id}`, {
+      version: 2,
+      plan: [{ ...plan, reason: 'nothing else in reach.' }],
+    });
+    await visitor.probe(job.id, slotId ?? '', ['asleep', ...ACCESSORY_PLACES, 'a', 'b']);
+    const { body } = await visitor.put<TapPointView>(url, LOG);
+    expect(body.note).toMatch(
+      /^Caution: .*Taken because: nothing else in reach\. behind the flap$/,
+    );
   });
 
   it('is done once, however often it is sent', async () => {

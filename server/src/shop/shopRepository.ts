@@ -1,0 +1,27 @@
+import { and, eq, sql } from 'drizzle-orm';
+import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
+import type { ShopSettings, ShopView } from '@lucky-thread/contract';
+import type { Database } from '../db/database';
+import { shops } from '../db/schema';
+
+/** A shop and how it works; undefined when there is none of that id. */
+export async function findShop(db: Database, id: string): Promise<ShopView | undefined> {
+  const [row] = await db.select().from(shops).where(eq(shops.id, id));
+  if (row === undefined) return undefined;
+  return { name: row.name, settings: row.settings ?? DEFAULT_SETTINGS, version: row.version };
+}
+
+/** Stores settings made from a version; false when the shop has moved on since. */
+export async function updateSettings(
+  db: Database,
+  id: string,
+  version: number,
+  settings: ShopSettings,
+): Promise<boolean> {
+  const changed = await db
+    .update(shops)
+    .set({ settings, version: sql`${shops.version} + 1` })
+    .where(and(eq(shops.id, id), eq(shops.version, version)))
+    .returning({ id: shops.id });
+  return changed.length === 1;
+}
