@@ -6,7 +6,10 @@ import { parseVolts, readingRequest } from './find/readingRequest';
 import { EMPTY_DRAFT, jobRequest, problemAt, withModel } from './job/newJob';
 import { furthest, isDone, knotsOf, nextActionOf } from './job/phases';
 import { withFeedPlan } from './job/withFeedPlan';
-import { feedSizeOf, lengthText, parseLength } from './size/feedSize';
+import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
+import { fieldProblem } from './size/fieldProblem';
+import { feedSizeOf } from './size/feedSize';
+import { planProblems } from './size/planProblems';
 
 describe('volts as typed', () => {
   it.each([
@@ -175,23 +178,39 @@ describe('a new job', () => {
   });
 });
 
-describe('lengths', () => {
-  it('are read in both unit systems without drift', () => {
-    expect(parseLength('3,5', 'metric')).toEqual({ metres: 3.5, problem: undefined });
-    expect(parseLength('10', 'us').metres).toBeCloseTo(3.048, 9);
-    expect(lengthText(parseLength('10', 'us').metres, 'us')).toBe('10');
-    expect(parseLength('', 'us')).toEqual({ metres: undefined, problem: undefined });
+describe('lengths and other numbers of a plan', () => {
+  it.each([0, -3, 500, Number.NaN])('refuse %p with the range, in the user’s units', (oneWayM) => {
+    expect(fieldProblem('oneWayM', oneWayM, 'metric')).toMatch(/between 0.05 m and 30 m/);
+    expect(fieldProblem('oneWayM', oneWayM, 'us')).toMatch(/between 0.16 ft and 98.43 ft/);
   });
-  it.each(['abc', '0', '-3', '500'])('refuse %p', (text) => {
-    expect(parseLength(text, 'metric').problem).toBeDefined();
+  it('name each field of a plan that is wrong, and none that is right or left out', () => {
+    const plan = { feedId: 'a', slotId: 's', oneWayM: 3, sizing: { ambientC: 300, bundle: 2 } };
+    expect(Object.keys(planProblems(plan, 'metric'))).toEqual(['ambientC']);
+    expect(planProblems({ feedId: 'a', slotId: 's' }, 'us')).toEqual({});
   });
-  it('give no size until they are typed', () => {
+  it('give no size until a length is typed; the plan’s wishes come before the shop’s', () => {
     const tapped = {
       feed: { currentA: 0.5 },
       slot: { family: 'mini', ratingA: 10 },
       plan: { feedId: 'a', slotId: 's' },
     } as unknown as Parameters<typeof feedSizeOf>[0];
-    expect(feedSizeOf(tapped)).toBeUndefined();
-    expect(feedSizeOf(tapped, { oneWayM: 3 })).toMatchObject({ ok: true, fuseA: 2 });
+    expect(feedSizeOf(tapped, DEFAULT_SETTINGS)).toBeUndefined();
+    const plan = { ...tapped.plan, oneWayM: 3 };
+    expect(feedSizeOf(tapped, DEFAULT_SETTINGS, plan)).toMatchObject({ ok: true, fuseA: 2 });
+    const strict = { ...plan, sizing: { dropLimitPercent: 0.1 } };
+    expect(feedSizeOf(tapped, DEFAULT_SETTINGS, strict)).toMatchObject({ ok: true, awg: 12 });
+  });
+  it('size from the van alone where the shop wants that', () => {
+    const tapped = {
+      feed: { currentA: 0.5 },
+      slot: { family: 'mini', ratingA: 10 },
+      plan: { feedId: 'a', slotId: 's', oneWayM: 3 },
+    } as unknown as Parameters<typeof feedSizeOf>[0];
+    const van = { only: true, conductors: ['2.5 mm²'], fusesA: [3] };
+    expect(feedSizeOf(tapped, { ...DEFAULT_SETTINGS, van })).toMatchObject({
+      ok: true,
+      fuseA: 3,
+      metricMm2: 2.5,
+    });
   });
 });

@@ -9,9 +9,11 @@ import type {
   ReadingRequest,
   ReadingView,
   SessionView,
+  ShopView,
   SignInRequest,
   TapPointView,
   UpdateJobRequest,
+  UpdateShopRequest,
 } from '@lucky-thread/contract';
 import type { BaseQueryFn, FetchArgs, FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
@@ -35,12 +37,12 @@ const queryWithSession: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryE
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: queryWithSession,
-  tagTypes: ['Session', 'Models', 'Taps', 'Jobs', 'Readings'],
+  tagTypes: ['Session', 'Models', 'Taps', 'Jobs', 'Readings', 'Shop'],
   endpoints: (build) => ({
     session: build.query<SessionView, void>({ query: () => '/session', providesTags: ['Session'] }),
     signIn: build.mutation<SessionView, SignInRequest>({
       query: (body) => ({ url: '/session', method: 'POST', body }),
-      invalidatesTags: ['Session', 'Models', 'Taps', 'Jobs', 'Readings'],
+      invalidatesTags: ['Session', 'Models', 'Taps', 'Jobs', 'Readings', 'Shop'],
     }),
     signOut: build.mutation<void, void>({
       query: () => ({ url: '/session', method: 'DELETE' }),
@@ -96,6 +98,12 @@ export const api = createApi({
         method: 'PUT',
       }),
     }),
+    shop: build.query<ShopView, void>({ query: () => '/shop', providesTags: ['Shop'] }),
+    updateShop: build.mutation<ShopView, UpdateShopRequest>({
+      query: (body) => ({ url: '/shop', method: 'PUT', body }),
+      // On a stale version too: the next change starts from what it is now.
+      invalidatesTags: ['Shop'],
+    }),
     logTap: build.mutation<TapPointView, { jobId: string; id: string; body: LogTapRequest }>({
       query: ({ jobId, id, body }) => ({ url: `/jobs/${jobId}/taps/${id}`, method: 'PUT', body }),
       invalidatesTags: ['Taps', 'Jobs', 'Models'],
@@ -118,4 +126,6 @@ export const {
   useUpdateJobMutation,
   useReadingsQuery,
   useLogTapMutation,
+  useShopQuery,
+  useUpdateShopMutation,
 } = api;

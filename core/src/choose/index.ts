@@ -2,6 +2,8 @@ export { FUSE_WITHIN, chooseMethod, plugEndedKit } from './chooseMethod';
 export type { JoinGiven, MethodChoice, MethodRefusal, Methods } from './chooseMethod';
 export { DEVICE_FACTS, DEVICE_TYPES, feedsFor } from './deviceFeeds';
 export type { DeviceType, WantedFeed } from './deviceFeeds';
+export { feedSheet } from './feedSheet';
+export type { FeedSheet, SheetGiven } from './feedSheet';
 export { GROUND_LIMIT_V, chooseGround } from './ground';
 export type { GroundChoice, GroundGiven, GroundPlace } from './ground';
 export { headroom, originalLoad } from './headroom';

@@ -1,7 +1,7 @@
 export { longestRunM, largestLoadA } from './backwards';
 export type { Limit } from './backwards';
 export { chooseFuse } from './chooseFuse';
-export { checkConductor } from './chooseConductor';
+export { basisOf, checkConductor, leadOf } from './chooseConductor';
 export type { ConductorCheck } from './chooseConductor';
 export {
   COPPER_RESISTIVITY_OHM_M,
@@ -18,6 +18,8 @@ export { CONDUCTOR_SIZES, conductorSizeOf } from './conductorSize';
 export type { ConductorSize } from './conductorSize';
 export { coordinate, currentsBetween, faultCurrentA, withstandS } from './coordination';
 export type { Coordination, ProtectedLead } from './coordination';
+export { coordinationCurves } from './curves';
+export type { CoordinationCurves, CurvePoint } from './curves';
 export { CONVERTER_EFFICIENCY, currentAt12V } from './deviceCurrent';
 export type { PrintedLoad } from './deviceCurrent';
 export { CONTINUOUS_SHARE, SOURCE_OHM } from './feedLoad';

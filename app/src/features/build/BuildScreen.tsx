@@ -37,7 +37,7 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
   const palette = usePalette();
   const tapped = tappedFeeds(context);
   const taps = tapped.flatMap((one) => {
-    const size = feedSizeOf(one);
+    const size = feedSizeOf(one, context.settings);
     if (size?.ok !== true) return [];
     return {
       feedName: one.feed.name,

@@ -1,4 +1,4 @@
-import type { Candidate } from '@lucky-thread/core/choose';
+import type { Candidate as WholeCandidate } from '@lucky-thread/core/choose';
 import type { Verdict } from '@lucky-thread/core/identify';
 import type { Slot } from '@lucky-thread/core/vehicle';
 import { useState } from 'react';
@@ -10,10 +10,13 @@ import { usePalette } from '../../ui/ThemeProvider';
 import { RADIUS, SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 
+/** What the list shows of a candidate. */
+export type ShownCandidate = Pick<WholeCandidate, 'slotId' | 'because' | 'cautions'>;
+
 /** Props of {@link CandidateList}. */
 export interface CandidateListProps {
   readonly feedId: string;
-  readonly candidates: readonly Candidate[];
+  readonly candidates: readonly ShownCandidate[];
   readonly verdicts: ReadonlyMap<string, Verdict>;
   readonly slots: ReadonlyMap<string, Slot>;
   readonly chosenId: string | undefined;
@@ -41,7 +44,7 @@ export function CandidateList(props: CandidateListProps) {
   );
 }
 
-function CandidateRow(props: CandidateListProps & { candidate: Candidate; best: boolean }) {
+function CandidateRow(props: CandidateListProps & { candidate: ShownCandidate; best: boolean }) {
   const palette = usePalette();
   const { candidate } = props;
   const slot = props.slots.get(candidate.slotId);

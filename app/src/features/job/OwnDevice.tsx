@@ -1,5 +1,5 @@
 import type { DeviceInput, FeedInput, FeedRole, FieldProblem } from '@lucky-thread/contract';
-import { currentAt12V } from '@lucky-thread/core/size';
+import { currentAt12V, numberProblems } from '@lucky-thread/core/size';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
@@ -139,6 +139,9 @@ function Amperes(props: {
 }
 
 function amps(value: number, unit: Unit): number {
+  const field = unit === 'W' ? 'watts' : 'printedA';
+  // While it is being typed it may be nothing yet: the contract refuses it by name when it is sent.
+  if (numberProblems({ [field]: value }).length > 0) return Number.NaN;
   if (unit === 'W') return currentAt12V({ kind: 'watts', watts: value });
   return currentAt12V({ kind: 'amps', amps: value, atV: unit === 'USB' ? 5 : 12 });
 }

@@ -1,5 +1,6 @@
-import type { JobView, ModelView, TapPointView } from '@lucky-thread/contract';
-import { useJobQuery, useModelQuery, useTapsQuery } from '../../store/api';
+import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
+import type { JobView, ModelView, ShopSettings, TapPointView } from '@lucky-thread/contract';
+import { useJobQuery, useModelQuery, useShopQuery, useTapsQuery } from '../../store/api';
 
 /** A job with everything its screens need. */
 export interface JobContext {
@@ -7,6 +8,8 @@ export interface JobContext {
   readonly model: ModelView;
   /** The model's log. */
   readonly taps: readonly TapPointView[];
+  /** How the shop works. */
+  readonly settings: ShopSettings;
 }
 
 /** The job of an id with its model and the model's log; undefined while loading. */
@@ -18,10 +21,17 @@ export function useJob(jobId: string): {
   const job = useJobQuery(jobId, { refetchOnFocus: true });
   const modelId = job.data?.vehicle.modelId;
   const model = useModelQuery(modelId ?? '', { skip: modelId === undefined });
+  const shop = useShopQuery();
   const taps = useTapsQuery(modelId ?? '', { skip: modelId === undefined });
   const context =
     job.data !== undefined && model.data !== undefined && taps.data !== undefined
-      ? { job: job.data, model: model.data, taps: taps.data }
+      ? {
+          job: job.data,
+          model: model.data,
+          taps: taps.data,
+          // Without the shop's own settings the usual ones do: a job never waits for them.
+          settings: shop.data?.settings ?? DEFAULT_SETTINGS,
+        }
       : undefined;
   return {
     context,

@@ -70,7 +70,7 @@ function LogCard(props: { context: JobContext; tapped: TappedFeed; first: boolea
   const [id] = useState(() => uuidv7());
   const { feed, slot, plan } = tapped;
   const verdict = finding.advice?.verdicts.find((one) => one.sourceId === slot.id);
-  const size = feedSizeOf(tapped);
+  const size = feedSizeOf(tapped, context.settings);
   const landmark = supplyLandmark(context, finding.rows, tapped);
   const proven = PROOF_KINDS.every((kind) => plan.proofs?.includes(kind) === true);
   const waiting = finding.rows.some((row) => row.saved === 'unsaved' || row.saved === 'sending');

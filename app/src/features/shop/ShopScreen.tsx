@@ -7,6 +7,7 @@ import { ActionButton } from '../../ui/ActionButton';
 import { Choice } from '../../ui/Choice';
 import { Screen } from '../../ui/Screen';
 import { Words } from '../../ui/Words';
+import { ShopWays } from './ShopWays';
 
 /** The shop, who is signed in, and how this device shows things. */
 export function ShopScreen() {
@@ -47,6 +48,7 @@ export function ShopScreen() {
         value={prefs.units}
         onChange={(units) => dispatch(prefsChanged({ units }))}
       />
+      <ShopWays />
       <ActionButton
         label={unsaved > 0 ? `Sign out (${unsaved} entries stay on this device)` : 'Sign out'}
         testID="sign-out"

@@ -1,0 +1,131 @@
+import type { FeedPlanInput } from '@lucky-thread/contract';
+import type { Candidate, Ranking, Unfit } from '@lucky-thread/core/choose';
+import type { Verdict } from '@lucky-thread/core/identify';
+import type { Slot } from '@lucky-thread/core/vehicle';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { ActionButton } from '../../ui/ActionButton';
+import { Card } from '../../ui/Card';
+import { Caution } from '../../ui/Caution';
+import { Field } from '../../ui/Field';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+import type { Finding } from '../find/useFind';
+import type { SlotFeed } from '../job/tappedFeeds';
+import { tappedFeeds } from '../job/tappedFeeds';
+import type { JobContext } from '../job/useJob';
+import { CandidateList } from './CandidateList';
+import { OrientationCard } from './OrientationCard';
+
+/** Props of {@link FeedCard}. */
+export interface FeedCardProps {
+  readonly feed: SlotFeed;
+  readonly context: JobContext;
+  readonly finding: Finding;
+  readonly verdicts: ReadonlyMap<string, Verdict>;
+  readonly slots: ReadonlyMap<string, Slot>;
+  readonly ranking: Ranking | undefined;
+  readonly onChoose: (entry: FeedPlanInput) => void;
+}
+
+const ROLE_WORDS: Record<SlotFeed['role'], string> = {
+  constant: 'Live always, asleep and cranking too',
+  switched: 'Live with the key on, dead without it',
+  illumination: 'Live with the lamps',
+};
+
+/** One feed: what could serve it, what it costs to take a legend that warns, and which way round the tap goes. */
+export function FeedCard(props: FeedCardProps) {
+  const { feed, context, finding, ranking, slots } = props;
+  const tapped = tappedFeeds(context).find((one) => one.feed.id === feed.id);
+  // A slot that serves another feed already is not offered.
+  const others = context.job.plan.filter((one) => one.feedId !== feed.id).map((one) => one.slotId);
+  const candidates = (ranking?.candidates ?? []).filter((one) => !others.includes(one.slotId));
+  const chosen = candidates.find((one) => one.slotId === tapped?.slot.id);
+  return (
+    <Card testID={`feed-${feed.id}`}>
+      <Words kind="title">{feed.name}</Words>
+      <Words soft>
+        {`${ROLE_WORDS[feed.role]}, ${feed.currentA} A at 12 V${feed.leadColour === undefined ? '' : `, ${feed.leadColour} lead of this kit`}`}
+      </Words>
+      {candidates.length === 0 && (
+        <Words>No slot fits yet. Go back to Find and read some more.</Words>
+      )}
+      <CandidateList
+        feedId={feed.id}
+        candidates={candidates}
+        verdicts={props.verdicts}
+        slots={slots}
+        chosenId={tapped?.slot.id}
+        onChoose={(slotId) => props.onChoose({ feedId: feed.id, slotId })}
+      />
+      {tapped !== undefined && chosen?.wantsReason !== undefined && (
+        <Reason
+          key={tapped.slot.id}
+          candidate={chosen}
+          plan={tapped.plan}
+          onPlan={props.onChoose}
+        />
+      )}
+      <UnfitList feedId={feed.id} unfit={ranking?.unfit ?? []} slots={slots} />
+      {tapped !== undefined && (
+        <OrientationCard context={context} finding={finding} tapped={tapped} />
+      )}
+    </Card>
+  );
+}
+
+/** A legend that warns is taken only for a reason, which goes into the log. */
+function Reason(props: {
+  readonly candidate: Candidate;
+  readonly plan: FeedPlanInput;
+  readonly onPlan: (plan: FeedPlanInput) => void;
+}) {
+  const { plan } = props;
+  const [text, setText] = useState(plan.reason ?? '');
+  const reason = text.trim();
+  return (
+    <View style={{ gap: SPACE.s }}>
+      <Caution>{props.candidate.wantsReason ?? ''}</Caution>
+      <Field
+        label="Why take it all the same?"
+        hint="Goes into the model’s log"
+        value={text}
+        testID={`reason-${plan.feedId}`}
+        onChange={setText}
+      />
+      <ActionButton
+        label={plan.reason === reason && reason !== '' ? '✓ Reason kept' : 'Keep the reason'}
+        testID={`keep-reason-${plan.feedId}`}
+        disabled={reason.length < 3 || plan.reason === reason}
+        onPress={() => props.onPlan({ ...plan, reason })}
+      />
+    </View>
+  );
+}
+
+/** Slots that would serve but for one thing, with the way out. */
+function UnfitList(props: {
+  readonly feedId: string;
+  readonly unfit: readonly Unfit[];
+  readonly slots: ReadonlyMap<string, Slot>;
+}) {
+  const [open, setOpen] = useState(false);
+  if (props.unfit.length === 0) return null;
+  return (
+    <View style={{ gap: SPACE.xs }}>
+      <ActionButton
+        kind="quiet"
+        label={open ? 'Hide what will not do' : `${props.unfit.length} would serve, but…`}
+        testID={`unfit-${props.feedId}`}
+        onPress={() => setOpen(!open)}
+      />
+      {open &&
+        props.unfit.map((one) => (
+          <Words kind="small" key={one.slotId}>
+            {`✕ ${props.slots.get(one.slotId)?.position ?? one.slotId}: ${one.constraint} ${one.wayOut}`}
+          </Words>
+        ))}
+    </View>
+  );
+}

@@ -1,0 +1,140 @@
+import type { FeedPlanInput } from '@lucky-thread/contract';
+import { feedSheet, orientationFrom } from '@lucky-thread/core/choose';
+import type { FeedSheet } from '@lucky-thread/core/choose';
+import type { FeedSize } from '@lucky-thread/core/size';
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { useAppSelector } from '../../store/store';
+import { ActionButton } from '../../ui/ActionButton';
+import { Card } from '../../ui/Card';
+import { Caution } from '../../ui/Caution';
+import { Choice } from '../../ui/Choice';
+import { NumberField } from '../../ui/NumberField';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+import { contactReadings } from '../choose/OrientationCard';
+import { OrientationDrawing } from '../choose/OrientationDrawing';
+import type { ReadingRow } from '../find/jobReadings';
+import type { TappedFeed } from '../job/tappedFeeds';
+import type { JobContext } from '../job/useJob';
+import { feedLoadOf } from './feedSize';
+import type { PlanField } from './planProblems';
+import { SheetLines } from './SheetLines';
+import { SizeResult } from './SizeResult';
+import { SizingOptions } from './SizingOptions';
+
+/** Props of {@link FeedSheetCard}. */
+export interface FeedSheetCardProps {
+  readonly context: JobContext;
+  readonly rows: readonly ReadingRow[];
+  readonly tapped: TappedFeed;
+  readonly plan: FeedPlanInput;
+  readonly problems: Partial<Record<PlanField, string>>;
+  /** Undefined until the length is known. */
+  readonly size: FeedSize | undefined;
+  readonly onPlan: (plan: FeedPlanInput) => void;
+}
+
+/** One feed on one sheet: source, length, fuse, wire and drop, then joint, ground and which way round, each with its why. */
+export function FeedSheetCard(props: FeedSheetCardProps) {
+  const { context, tapped, plan, problems, size, onPlan } = props;
+  const units = useAppSelector((state) => state.prefs.units);
+  const [more, setMore] = useState(false);
+  const { feed, slot } = tapped;
+  const load = feedLoadOf(tapped, context.settings, plan);
+  const sheet = useSheet(props);
+  const change = (changed: Partial<FeedPlanInput>): void => onPlan({ ...plan, ...changed });
+  return (
+    <Card testID={`size-${feed.id}`}>
+      <View>
+        <Words kind="title">{feed.name}</Words>
+        <Words soft>
+          {`${slot.position} ${slot.legend ?? '(no legend)'} · ${slot.ratingA ?? 0} A slot · ${feed.currentA} A at 12 V`}
+        </Words>
+      </View>
+      <NumberField
+        label="Length of the lead, one way"
+        of="length"
+        value={plan.oneWayM}
+        problem={problems.oneWayM}
+        testID={`length-${feed.id}`}
+        onValue={(oneWayM) => change({ oneWayM })}
+      />
+      <Choice
+        label="Return"
+        even
+        testID={`return-${feed.id}`}
+        options={[
+          { value: 'body', label: 'Back through body' },
+          { value: 'lead', label: 'Back by own lead' },
+        ]}
+        value={plan.returnPath ?? 'body'}
+        onChange={(returnPath) => change({ returnPath })}
+      />
+      {size !== undefined && load !== undefined && (
+        <SizeResult size={size} load={load} id={feed.id} units={units} />
+      )}
+      <ActionButton
+        kind="quiet"
+        label={more ? 'Fewer conditions' : 'Heat, bundle, spare, basis…'}
+        testID={`more-${feed.id}`}
+        onPress={() => setMore(!more)}
+      />
+      {more && (
+        <SizingOptions
+          plan={plan}
+          shop={context.settings.sizing}
+          problems={problems}
+          onPlan={onPlan}
+        />
+      )}
+      {sheet !== undefined && <WayRound {...props} sheet={sheet} />}
+      {sheet !== undefined && <SheetLines sheet={sheet} id={feed.id} units={units} />}
+    </Card>
+  );
+}
+
+function useSheet(props: FeedSheetCardProps): FeedSheet | undefined {
+  const { context, tapped, plan, size } = props;
+  const { slot, feed } = tapped;
+  return useMemo(() => {
+    if (size === undefined || slot.ratingA === undefined) return undefined;
+    return feedSheet({
+      slot: { ...slot, ratingA: slot.ratingA },
+      currentA: feed.currentA,
+      measuredA: plan.measuredA,
+      size,
+      schools: context.settings.schools,
+      reversible: 'any',
+      engineSpace: plan.sizing?.engineSpace,
+    });
+  }, [size, slot, feed.currentA, plan, context.settings]);
+}
+
+/** The tap as it lies in the car, and what each way round does to both fuses. */
+function WayRound(props: FeedSheetCardProps & { readonly sheet: FeedSheet }) {
+  const { context, rows, tapped, sheet } = props;
+  const { slot } = tapped;
+  const orientation = orientationFrom(contactReadings(rows, slot.id));
+  const logged = context.taps.find((tap) => tap.slotId === slot.id && tap.jobId !== context.job.id);
+  const supply = orientation.kind === 'found' ? orientation.supply : logged?.supplyContact;
+  return (
+    <View style={styles.stack}>
+      <Words kind="heading">Which way round</Words>
+      <OrientationDrawing slot={slot} supply={supply} />
+      {supply === undefined ? (
+        <Caution>The supply side has not been read: go back to Choose.</Caution>
+      ) : (
+        <Words kind="small">
+          {`Right: original fuse ${amps(sheet.right.originalFuseA)}, added ${amps(sheet.right.addedFuseA)}. Wrong: the original fuse carries ${amps(sheet.wrong.originalFuseA)}, and the added lead dies with it.`}
+        </Words>
+      )}
+    </View>
+  );
+}
+
+function amps(value: number): string {
+  return `${Number(value.toFixed(1))} A`;
+}
+
+const styles = StyleSheet.create({ stack: { gap: SPACE.xs } });

@@ -1,0 +1,121 @@
+import type { FeedPlanInput, ShopSettings, SizingInput } from '@lucky-thread/contract';
+import { INSULATIONS_C } from '@lucky-thread/core/size';
+import { StyleSheet, View } from 'react-native';
+import { Choice } from '../../ui/Choice';
+import { NumberField } from '../../ui/NumberField';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+import type { PlanField } from './planProblems';
+
+/** Voltages that per cent may refer to, V. */
+export const BASES_V = [12, 12.6, 13.8, 24] as const;
+/** Drop limits worth a button, per cent. */
+export const DROP_LIMITS = [1, 3, 5, 10] as const;
+
+/** Props of {@link SizingOptions}. */
+export interface SizingOptionsProps {
+  readonly plan: FeedPlanInput;
+  /** What the shop sizes with where the plan says nothing. */
+  readonly shop: ShopSettings['sizing'];
+  readonly problems: Partial<Record<PlanField, string>>;
+  readonly onPlan: (plan: FeedPlanInput) => void;
+}
+
+/** Where the lead lies, what the numbers refer to, and what shall be spare. */
+export function SizingOptions({ plan, shop, problems, onPlan }: SizingOptionsProps) {
+  const sizing: SizingInput = plan.sizing ?? {};
+  const change = (changed: Partial<SizingInput>): void =>
+    onPlan({ ...plan, sizing: { ...sizing, ...changed } });
+  return (
+    <View style={styles.stack} testID={`options-${plan.feedId}`}>
+      <Words kind="label">Per cent of</Words>
+      <Choice
+        label="Per cent of"
+        even
+        testID="basis"
+        options={BASES_V.map((volts) => ({ value: String(volts), label: `${volts.toFixed(1)} V` }))}
+        value={String(sizing.systemV ?? shop.systemV)}
+        onChange={(volts) => change({ systemV: Number(volts) })}
+      />
+      <Words kind="label">Drop at most</Words>
+      <Choice
+        label="Drop at most"
+        even
+        testID="limit"
+        options={DROP_LIMITS.map((limit) => ({ value: String(limit), label: `${limit} %` }))}
+        value={String(sizing.dropLimitPercent ?? shop.dropLimitPercent)}
+        onChange={(limit) => change({ dropLimitPercent: Number(limit) })}
+      />
+      <Words kind="label">Insulation stands</Words>
+      <Choice
+        label="Insulation stands"
+        even
+        testID="insulation"
+        options={INSULATIONS_C.map((one) => ({ value: String(one), label: `${one} °C` }))}
+        value={String(sizing.insulation ?? shop.insulation)}
+        onChange={(one) =>
+          change({ insulation: INSULATIONS_C.find((class_) => String(class_) === one) })
+        }
+      />
+      <Choice
+        label="Where it lies"
+        even
+        testID="engine"
+        options={[
+          { value: 'cabin', label: 'In the cabin' },
+          { value: 'engine', label: 'Engine space' },
+        ]}
+        value={sizing.engineSpace === true ? 'engine' : 'cabin'}
+        onChange={(place) => change({ engineSpace: place === 'engine' })}
+      />
+      <NumberField
+        label="Air around it"
+        of="temperature"
+        value={sizing.ambientC}
+        problem={problems.ambientC}
+        hint="30 °C when left empty, 50 °C in the engine space"
+        testID="ambient"
+        onValue={(ambientC) => change({ ambientC })}
+      />
+      <NumberField
+        label="Conductors together"
+        of={{ unit: '' }}
+        value={sizing.bundle}
+        problem={problems.bundle}
+        hint="Four and more warm each other"
+        testID="bundle"
+        onValue={(bundle) => change({ bundle })}
+      />
+      <NumberField
+        label="Spare for later"
+        of={{ unit: 'A' }}
+        value={sizing.spareA}
+        problem={problems.spareA}
+        testID="spare"
+        onValue={(spareA) => change({ spareA })}
+      />
+      {plan.returnPath === 'lead' && (
+        <NumberField
+          label="Length of the return lead"
+          of="length"
+          value={sizing.returnM}
+          problem={problems.returnM}
+          hint="As long as the supply when left empty"
+          testID="return-length"
+          onValue={(returnM) => change({ returnM })}
+        />
+      )}
+      <NumberField
+        label="Original circuit, by clamp meter"
+        of={{ unit: 'A' }}
+        value={plan.measuredA}
+        problem={problems.originalA}
+        hint="75 % of its fuse when not measured"
+        testID="measured"
+        onValue={(measuredA) => onPlan({ ...plan, measuredA })}
+      />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({ stack: { gap: SPACE.s } });

@@ -1,0 +1,79 @@
+import { readLabel } from '../identify';
+import type { FeedSize, TerminalChoice } from '../size';
+import { sleeveFor } from '../size';
+import type { Slot } from '../vehicle';
+import type { Methods } from './chooseMethod';
+import { chooseMethod } from './chooseMethod';
+import type { GroundChoice } from './ground';
+import { chooseGround } from './ground';
+import type { Headroom } from './headroom';
+import { headroom, originalLoad } from './headroom';
+import type { HolderFit } from './holders';
+import { holderFor } from './holders';
+import type { TapCurrents } from './orientation';
+import { tapCurrents } from './orientation';
+import type { Schools } from './schools';
+
+/** What a feed's sheet is made from. */
+export interface SheetGiven {
+  readonly slot: Slot & { readonly ratingA: number };
+  /** Current of the feed at 12 V, A. */
+  readonly currentA: number;
+  /** The original circuit as measured with a clamp, A. */
+  readonly measuredA?: number | undefined;
+  readonly size: FeedSize;
+  readonly schools: Schools;
+  /** How far the work must be undone one day. */
+  readonly reversible: 'no trace' | 'mended' | 'any';
+  readonly engineSpace?: boolean | undefined;
+}
+
+/** Everything that is decided about one feed beside its fuse and wire. */
+export interface FeedSheet {
+  readonly holder: HolderFit;
+  readonly headroom: Headroom;
+  readonly methods: Methods;
+  /** The joint of tap and lead; undefined while there is no size. */
+  readonly terminal: TerminalChoice | undefined;
+  readonly ground: GroundChoice;
+  /** Currents in both fuses, the right and the wrong way round, A. */
+  readonly right: TapCurrents;
+  readonly wrong: TapCurrents;
+}
+
+/** What is decided about one feed: holder, headroom, joint, terminal, ground, and what the tap does either way round. */
+export function feedSheet(given: SheetGiven): FeedSheet {
+  const { slot, currentA, size } = given;
+  const label = readLabel(slot.legend);
+  const holder = holderFor({ slot, addedA: size.ok ? size.fuseA : undefined });
+  const original = originalLoad({
+    ratingA: slot.ratingA,
+    measuredA: given.measuredA,
+    meaning: label.entries.length === 1 ? label.meaning : undefined,
+  });
+  const areaMm2 = size.ok ? size.areaMm2 : undefined;
+  return {
+    holder,
+    headroom: headroom(slot, original, currentA),
+    methods: chooseMethod({
+      place: 'slot',
+      currentA,
+      addedMm2: areaMm2 ?? 0.75,
+      reversible: given.reversible,
+      circuit: 'power',
+      school: given.schools.joining,
+      tapFits: holder.fits,
+      moist: given.engineSpace,
+    }),
+    terminal: areaMm2 === undefined ? undefined : sleeveFor([areaMm2], given.engineSpace),
+    ground: chooseGround({
+      currentA,
+      harness: true,
+      harnessMm2: 1,
+      studMm: 6,
+      school: given.schools.ground,
+    }),
+    right: tapCurrents(original.amps, currentA, true),
+    wrong: tapCurrents(original.amps, currentA, false),
+  };
+}
