@@ -10,6 +10,7 @@ const PLACES: readonly { readonly href: Href; readonly start: string; readonly l
   { href: '/', start: '/', label: 'Jobs' },
   { href: '/vehicles', start: '/vehicles', label: 'Vehicles' },
   { href: '/bench', start: '/bench', label: 'Bench' },
+  { href: '/tools', start: '/tools', label: 'Tools' },
   { href: '/shop', start: '/shop', label: 'Shop' },
 ];
 

@@ -2,9 +2,10 @@ import { advise } from '@lucky-thread/core/identify';
 import { adviseHarness } from '@lucky-thread/core/identify/harness';
 import { expose } from 'comlink';
 import { practiseByPlan } from './practiseByPlan';
+import { workOutMonth } from './workOutMonth';
 
 /** Identification and planning off the interface's thread. */
-const planner = { advise, adviseHarness, practiseByPlan };
+const planner = { advise, adviseHarness, practiseByPlan, workOutMonth };
 /** What the worker offers. */
 export type Planner = typeof planner;
 

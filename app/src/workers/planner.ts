@@ -1,9 +1,11 @@
 import type { FindAdvice, FindSession } from '@lucky-thread/core/identify';
 import type { HarnessAdvice, HarnessSession } from '@lucky-thread/core/identify/harness';
+import type { MonthPlan } from '@lucky-thread/core/size/battery';
 import type { Remote } from 'comlink';
 import { proxy, wrap } from 'comlink';
 import type { Planner } from './plan.worker';
 import type { PlanTaken, PracticeCar } from './practiseByPlan';
+import type { MonthAnswer } from './workOutMonth';
 
 let remote: Remote<Planner> | undefined;
 
@@ -20,6 +22,11 @@ export function askPlanner(session: FindSession): Promise<FindAdvice> {
 /** Asks the worker for advice on a bunch of wires. */
 export function askHarnessPlanner(session: HarnessSession): Promise<HarnessAdvice> {
   return planner().adviseHarness(session);
+}
+
+/** Asks the worker for a month on a battery. */
+export async function askMonth(plan: MonthPlan): Promise<MonthAnswer> {
+  return planner().workOutMonth(plan);
 }
 
 /** A long piece of work in the worker. */

@@ -1,0 +1,3 @@
+import { ToolsScreen } from '../../../features/tools/ToolsScreen';
+
+export default ToolsScreen;

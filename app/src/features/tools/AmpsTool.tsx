@@ -1,0 +1,86 @@
+import { CONVERTER_EFFICIENCY, currentAt12V } from '@lucky-thread/core/size';
+import { Card } from '../../ui/Card';
+import { Words } from '../../ui/Words';
+import { Figure } from '../size/SizeResult';
+import { ToolChoice, ToolNumber, allGood } from './ToolFields';
+import { ToolPage } from './ToolPage';
+import { useToolInputs } from './useToolInputs';
+
+const DEFAULTS = {
+  kind: 'amps',
+  printedA: 3,
+  printedV: 5,
+  watts: 60,
+  efficiency: CONVERTER_EFFICIENCY,
+};
+
+/** Amperes at 12 V from what is printed on a device. */
+export function AmpsTool() {
+  const [inputs, set] = useToolInputs(DEFAULTS);
+  const { printedA, printedV, watts, efficiency } = inputs;
+  const byWatts = inputs.kind === 'watts';
+  const good = allGood(byWatts ? { watts } : { printedA, printedV, efficiency });
+  const amps = !good
+    ? undefined
+    : byWatts
+      ? currentAt12V({ kind: 'watts', watts: watts ?? 0 })
+      : currentAt12V({ kind: 'amps', amps: printedA ?? 0, atV: printedV ?? 0 }, efficiency);
+  return (
+    <ToolPage tool="amps">
+      <ToolChoice
+        label="Printed on it"
+        testID="kind"
+        options={[
+          ['amps', 'Amperes and volts'],
+          ['watts', 'Watts'],
+        ]}
+        value={inputs.kind}
+        onChange={(kind) => set({ kind })}
+      />
+      {byWatts ? (
+        <ToolNumber
+          label="Power"
+          field="watts"
+          value={watts}
+          onValue={(value) => set({ watts: value })}
+        />
+      ) : (
+        <>
+          <ToolNumber
+            label="Current"
+            field="printedA"
+            value={printedA}
+            onValue={(value) => set({ printedA: value })}
+          />
+          <ToolNumber
+            label="At"
+            field="printedV"
+            value={printedV}
+            onValue={(value) => set({ printedV: value })}
+          />
+          <ToolNumber
+            label="Efficiency of the converter"
+            field="efficiency"
+            value={efficiency}
+            hint="0.8 to 0.9 is usual; only where the voltage is not the car’s"
+            onValue={(value) => set({ efficiency: value })}
+          />
+        </>
+      )}
+      <Card testID="answer">
+        {amps === undefined ? (
+          <Words soft>Mend the marked numbers first.</Words>
+        ) : (
+          <>
+            <Figure value={`${amps.toFixed(2)} A`} name="at 12 V" />
+            <Words kind="small" soft>
+              {byWatts
+                ? `${watts ?? 0} W over 12 V.`
+                : `${printedA ?? 0} A × ${printedV ?? 0} V${Math.abs((printedV ?? 12) - 12) <= 3 ? ': the car’s own voltage, no converter between.' : ` over 12 V and ${Math.round(100 * (efficiency ?? 1))} % efficiency.`}`}
+            </Words>
+          </>
+        )}
+      </Card>
+    </ToolPage>
+  );
+}

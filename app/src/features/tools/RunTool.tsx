@@ -1,0 +1,93 @@
+import type { Limit } from '@lucky-thread/core/size';
+import { CONDUCTOR_SIZES, largestLoadA, longestRunM } from '@lucky-thread/core/size';
+import { shown } from '@lucky-thread/core/units';
+import { useMemo } from 'react';
+import { useAppSelector } from '../../store/store';
+import { Card } from '../../ui/Card';
+import { Caution } from '../../ui/Caution';
+import { Words } from '../../ui/Words';
+import { Figure } from '../size/SizeResult';
+import { ToolChoice, ToolNumber } from './ToolFields';
+import { ToolPage } from './ToolPage';
+import { useToolInputs } from './useToolInputs';
+import { WireConditions } from './WireConditions';
+import { WIRE_DEFAULTS, loadOf } from './wireInputs';
+
+const LEAST_MM2 = 0.5;
+const MOST_MM2 = 7;
+const WIRES = CONDUCTOR_SIZES.filter(
+  ({ areaMm2 }) => areaMm2 >= LEAST_MM2 && areaMm2 <= MOST_MM2,
+).map(({ name }) => [name, name] as const);
+
+/** What a wire in hand does: the longest run for a load, and the largest load for a run. */
+export function RunTool() {
+  const units = useAppSelector((state) => state.prefs.units);
+  const [inputs, set] = useToolInputs(WIRE_DEFAULTS);
+  const load = useMemo(() => loadOf(inputs), [inputs]);
+  const known = WIRES.some(([name]) => name === inputs.wire);
+  return (
+    <ToolPage tool="run">
+      <ToolChoice
+        label="Wire in hand"
+        testID="wire"
+        even={false}
+        options={WIRES}
+        value={inputs.wire}
+        onChange={(wire) => set({ wire })}
+      />
+      <ToolNumber
+        label="Load at 12 V"
+        field="currentA"
+        value={inputs.currentA}
+        onValue={(currentA) => set({ currentA })}
+      />
+      <ToolNumber
+        label="Length one way"
+        field="oneWayM"
+        of="length"
+        value={inputs.oneWayM}
+        onValue={(oneWayM) => set({ oneWayM })}
+      />
+      <Card testID="answer">
+        {load === undefined || !known ? (
+          <Words soft>Choose a wire, and mend the marked numbers.</Words>
+        ) : (
+          <>
+            <Answer
+              limit={longestRunM(load, inputs.wire)}
+              text={(metres) => shown('length', metres, units)}
+              name={`longest run one way at ${load.currentA} A`}
+            />
+            <Answer
+              limit={largestLoadA(load, inputs.wire)}
+              text={(amps) => `${amps.toFixed(1)} A`}
+              name={`largest load over ${shown('length', load.oneWayM, units)}`}
+            />
+          </>
+        )}
+      </Card>
+      <WireConditions inputs={inputs} set={set} />
+    </ToolPage>
+  );
+}
+
+function Answer(props: {
+  readonly limit: Limit;
+  readonly text: (value: number) => string;
+  readonly name: string;
+}) {
+  const { limit } = props;
+  if (!limit.ok)
+    return (
+      <>
+        <Caution>{`${props.name}: ${limit.failed.text}`}</Caution>
+        <Words kind="small">{limit.relax}</Words>
+      </>
+    );
+  return (
+    <>
+      <Figure value={props.text(limit.value)} name={props.name} />
+      <Words kind="small" soft>{`Because ${limit.because}.`}</Words>
+    </>
+  );
+}

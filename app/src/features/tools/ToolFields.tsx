@@ -1,0 +1,80 @@
+import type { SizingField } from '@lucky-thread/core/size';
+import { SIZING_RANGES } from '@lucky-thread/core/size';
+import type { Quantity } from '@lucky-thread/core/units';
+import { useAppSelector } from '../../store/store';
+import { View } from 'react-native';
+import { Choice } from '../../ui/Choice';
+import { NumberField } from '../../ui/NumberField';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+import { fieldProblem } from '../size/fieldProblem';
+
+/** Props of {@link ToolNumber}. */
+export interface ToolNumberProps {
+  readonly label: string;
+  /** Which range it is held against. */
+  readonly field: SizingField;
+  readonly value: number | undefined;
+  readonly onValue: (value: number | undefined) => void;
+  /** A quantity whose unit follows the system; by default the unit of the range. */
+  readonly of?: Quantity;
+  readonly hint?: string;
+  /** Whether it may be left empty. */
+  readonly optional?: boolean;
+}
+
+/** One number of a tool, with its range told when it is left. */
+export function ToolNumber(props: ToolNumberProps) {
+  const units = useAppSelector((state) => state.prefs.units);
+  const missing = props.optional !== true && props.value === undefined;
+  return (
+    <NumberField
+      label={props.label}
+      of={props.of ?? { unit: SIZING_RANGES[props.field].unit }}
+      value={props.value}
+      problem={missing ? 'give a number' : fieldProblem(props.field, props.value, units)}
+      hint={props.hint}
+      testID={`in-${props.field}`}
+      onValue={props.onValue}
+    />
+  );
+}
+
+/** Props of {@link ToolChoice}. */
+export interface ToolChoiceProps<T extends string> {
+  readonly label: string;
+  readonly options: readonly (readonly [value: T, label: string])[];
+  readonly value: string;
+  readonly onChange: (value: T) => void;
+  readonly testID: string;
+  readonly even?: boolean;
+}
+
+/** One of a few, with its name above. */
+export function ToolChoice<T extends string>(props: ToolChoiceProps<T>) {
+  return (
+    <View style={{ gap: SPACE.xs }}>
+      <Words kind="label">{props.label}</Words>
+      <Choice
+        label={props.label}
+        even={props.even ?? true}
+        testID={props.testID}
+        options={props.options.map(([value, label]) => ({ value, label }))}
+        value={props.options.find(([value]) => value === props.value)?.[0]}
+        onChange={props.onChange}
+      />
+    </View>
+  );
+}
+
+/** Whether every number that must be there is there, and in its range. */
+export function allGood(
+  numbers: Partial<Record<SizingField, number | undefined>>,
+  optional: readonly SizingField[] = [],
+): boolean {
+  return (Object.entries(numbers) as [SizingField, number | undefined][]).every(
+    ([field, value]) =>
+      (value === undefined && optional.includes(field)) ||
+      (value !== undefined && fieldProblem(field, value, 'metric') === undefined),
+  );
+}

@@ -1,0 +1,30 @@
+import type { ComponentType } from 'react';
+import { AmpsTool } from './AmpsTool';
+import { BatteryTool } from './BatteryTool';
+import { JointTool } from './JointTool';
+import { LeadsTool } from './LeadsTool';
+import { RelayTool } from './RelayTool';
+import { RunTool } from './RunTool';
+import { TapTool } from './TapTool';
+import { TerminalsTool } from './TerminalsTool';
+import { ToolsScreen } from './ToolsScreen';
+import type { ToolId } from './tools';
+import { WireTool } from './WireTool';
+
+const SCREENS: Record<ToolId, ComponentType> = {
+  wire: WireTool,
+  run: RunTool,
+  battery: BatteryTool,
+  amps: AmpsTool,
+  tap: TapTool,
+  joint: JointTool,
+  terminals: TerminalsTool,
+  relay: RelayTool,
+  leads: LeadsTool,
+};
+
+/** One tool by its address; an unknown address shows them all. */
+export function ToolScreen({ tool }: { readonly tool: string }) {
+  const Tool = tool in SCREENS ? SCREENS[tool as ToolId] : ToolsScreen;
+  return <Tool />;
+}

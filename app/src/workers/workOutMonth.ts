@@ -1,0 +1,18 @@
+import type { Assumption, Month, MonthPlan, SafeSettings } from '@lucky-thread/core/size/battery';
+import { safeSettings, simulateMonth, weighAssumptions } from '@lucky-thread/core/size/battery';
+
+/** Everything about a month: its course, the settings that keep it safe, and what it hangs on. */
+export interface MonthAnswer {
+  readonly month: Month;
+  readonly safe: SafeSettings | undefined;
+  readonly assumptions: readonly Assumption[];
+}
+
+/** Works a month out. */
+export function workOutMonth(plan: MonthPlan): MonthAnswer {
+  return {
+    month: simulateMonth(plan),
+    safe: safeSettings(plan),
+    assumptions: weighAssumptions(plan),
+  };
+}
