@@ -78,6 +78,11 @@ export class JobVehicleInput {
   @IsIn(STEERING_SIDES)
   steering!: SteeringSide;
 
+  /** Leased or to be given back as it was: only what leaves no trace. */
+  @IsOptional()
+  @IsBoolean()
+  noTrace?: boolean;
+
   /** VIN, when it was read. */
   @IsOptional()
   @IsString()
@@ -191,6 +196,11 @@ export class FeedPlanInput {
   @Min(0, { message: 'the measured load is at least 0 A' })
   @Max(100, { message: 'the measured load is at most 100 A' })
   measuredA?: number;
+
+  /** Ground within reach of the device. */
+  @IsOptional()
+  @IsIn(['stud', 'harness', 'body'])
+  ground?: 'stud' | 'harness' | 'body';
 
   /** How the lead is joined. */
   @IsOptional()

@@ -4,7 +4,7 @@ import { sleeveFor } from '../size';
 import type { Slot } from '../vehicle';
 import type { Methods } from './chooseMethod';
 import { chooseMethod } from './chooseMethod';
-import type { GroundChoice } from './ground';
+import type { GroundChoice, GroundGiven } from './ground';
 import { chooseGround } from './ground';
 import type { Headroom } from './headroom';
 import { headroom, originalLoad } from './headroom';
@@ -22,10 +22,14 @@ export interface SheetGiven {
   /** The original circuit as measured with a clamp, A. */
   readonly measuredA?: number | undefined;
   readonly size: FeedSize;
+  /** Cross-section of the lead that is crimped, mm²; the size's own when left out. */
+  readonly leadMm2?: number | undefined;
   readonly schools: Schools;
   /** How far the work must be undone one day. */
   readonly reversible: 'no trace' | 'mended' | 'any';
   readonly engineSpace?: boolean | undefined;
+  /** What is known of grounds within reach; without it bare metal is the answer. */
+  readonly ground?: Partial<Omit<GroundGiven, 'currentA' | 'school'>> | undefined;
 }
 
 /** Everything that is decided about one feed beside its fuse and wire. */
@@ -51,7 +55,7 @@ export function feedSheet(given: SheetGiven): FeedSheet {
     measuredA: given.measuredA,
     meaning: label.entries.length === 1 ? label.meaning : undefined,
   });
-  const areaMm2 = size.ok ? size.areaMm2 : undefined;
+  const areaMm2 = size.ok ? (given.leadMm2 ?? size.areaMm2) : undefined;
   return {
     holder,
     headroom: headroom(slot, original, currentA),
@@ -66,13 +70,7 @@ export function feedSheet(given: SheetGiven): FeedSheet {
       moist: given.engineSpace,
     }),
     terminal: areaMm2 === undefined ? undefined : sleeveFor([areaMm2], given.engineSpace),
-    ground: chooseGround({
-      currentA,
-      harness: true,
-      harnessMm2: 1,
-      studMm: 6,
-      school: given.schools.ground,
-    }),
+    ground: chooseGround({ currentA, ...(given.ground ?? {}), school: given.schools.ground }),
     right: tapCurrents(original.amps, currentA, true),
     wrong: tapCurrents(original.amps, currentA, false),
   };

@@ -7,8 +7,8 @@ export type GroundPlace = 'harness' | 'stud' | 'chassis';
 export interface GroundGiven {
   /** Current that comes back, A. */
   readonly currentA: number;
-  /** Whether a ground wire of the car's harness, thick enough, is at hand. */
-  readonly harness: boolean;
+  /** Whether a ground wire of the car's harness is at hand; no when left out. */
+  readonly harness?: boolean | undefined;
   /** Cross-section of that wire, mm². */
   readonly harnessMm2?: number | undefined;
   /** Bolt of a factory ground stud within reach, mm. */
@@ -44,7 +44,7 @@ const NEW_BOLT_MM = 6;
 export function chooseGround(given: GroundGiven): GroundChoice {
   const limits = { limitV: GROUND_LIMIT_V, limitOhm: GROUND_LIMIT_V / given.currentA };
   const wireCarries =
-    given.harness && (given.harnessMm2 ?? 0.75) * SHARED_A_PER_MM2 >= given.currentA;
+    given.harness === true && (given.harnessMm2 ?? 0.75) * SHARED_A_PER_MM2 >= given.currentA;
   const studUsable = given.studMm !== undefined && given.studIsCritical !== true;
   const missing =
     given.adapterGround === false
@@ -80,7 +80,7 @@ export function chooseGround(given: GroundGiven): GroundChoice {
       : '';
   return {
     place: 'chassis',
-    because: `${critical}${given.harness ? `the ground wire is too thin for ${given.currentA} A beside its own load: ` : ''}bare metal of the body.`,
+    because: `${critical}${given.harness === true ? `the ground wire is too thin for ${given.currentA} A beside its own load: ` : ''}bare metal of the body.`,
     ring: ringFor(NEW_BOLT_MM).name,
     steps: [
       ...missing,

@@ -41,7 +41,7 @@ export const SCHOOL_CHOICES: {
       },
       {
         value: 'solder and shrink',
-        label: 'Solder and shrink',
+        label: 'Solder, shrink',
         trade:
           'Needs no cut; takes longer, stiffens the wire, wants a support against vibration and care with the iron.',
       },

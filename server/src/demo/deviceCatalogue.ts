@@ -1,4 +1,5 @@
 import type { DeviceInput } from '@lucky-thread/contract';
+import type { LeadFamily } from '@lucky-thread/core/choose';
 
 /** A catalogue entry to start from. Currents are common practice; the device's own label comes first. */
 export interface CatalogueEntry {
@@ -16,23 +17,35 @@ const GROUND = {
 
 /** Devices that every shop fits. Lead colours hold within each kit's own harness only. */
 export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
-  entry('Dashcam with parking mode', 'Stays awake on the constant feed while parked.', [
-    { id: 'memory', name: 'Parking supply', role: 'constant', currentA: 0.5, leadColour: 'yellow' },
-    {
-      id: 'switched',
-      name: 'Wake with the key',
-      role: 'switched',
-      currentA: 0.6,
-      liveInAcc: true,
-      leadColour: 'red',
-    },
-  ]),
-  entry('Dashcam', 'Records while the key is on.', [
+  entry(
+    'Dashcam with parking mode',
+    'Stays awake on the constant feed while parked.',
+    'dashcamKit',
+    [
+      {
+        id: 'memory',
+        name: 'Parking supply',
+        role: 'constant',
+        currentA: 0.5,
+        leadColour: 'yellow',
+      },
+      {
+        id: 'switched',
+        name: 'Wake with the key',
+        role: 'switched',
+        currentA: 0.6,
+        liveInAcc: true,
+        leadColour: 'red',
+      },
+    ],
+  ),
+  entry('Dashcam', 'Records while the key is on.', 'dashcamKit', [
     { id: 'switched', name: 'Supply', role: 'switched', currentA: 0.6, leadColour: 'red' },
   ]),
   entry(
     'Head unit',
     'Clock and presets on the constant, the set itself on accessory, display dimmed with the lamps.',
+    'radio',
     [
       { id: 'memory', name: 'Constant', role: 'constant', currentA: 7, leadColour: 'yellow' },
       {
@@ -52,18 +65,19 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
       },
     ],
   ),
-  entry('12 V socket', 'The socket’s own load counts, not the plug in it.', [
+  entry('12 V socket', 'The socket’s own load counts, not the plug in it.', 'socket', [
     { id: 'switched', name: 'Supply', role: 'switched', currentA: 10, leadColour: 'red' },
   ]),
-  entry('USB charger', 'Two ports, 3 A at 5 V each: 2.9 A at 12 V.', [
+  entry('USB charger', 'Two ports, 3 A at 5 V each: 2.9 A at 12 V.', 'socket', [
     { id: 'switched', name: 'Supply', role: 'switched', currentA: 2.9, leadColour: 'red' },
   ]),
-  entry('Cabin lights', 'On the constant, so that they work with the key out.', [
+  entry('Cabin lights', 'On the constant, so that they work with the key out.', 'socket', [
     { id: 'memory', name: 'Supply', role: 'constant', currentA: 2, leadColour: 'red' },
   ]),
   entry(
     'Remote starter',
     'Its heavy feeds need their own fused lead from the battery; a tap will be refused.',
+    'remoteStart',
     [
       { id: 'memory', name: 'Main feed', role: 'constant', currentA: 20, leadColour: 'red' },
       {
@@ -86,6 +100,11 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
   ),
 ];
 
-function entry(name: string, note: string, feeds: DeviceInput['feeds']): CatalogueEntry {
-  return { device: { name, feeds: [...feeds, { ...GROUND }] }, note };
+function entry(
+  name: string,
+  note: string,
+  family: LeadFamily,
+  feeds: DeviceInput['feeds'],
+): CatalogueEntry {
+  return { device: { name, family, feeds: [...feeds, { ...GROUND }] }, note };
 }

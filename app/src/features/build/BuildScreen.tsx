@@ -1,6 +1,6 @@
 import { tapSteps } from '@lucky-thread/core/build';
 import { StyleSheet, View } from 'react-native';
-import { orientationFrom } from '@lucky-thread/core/choose';
+import { holderFor, orientationFrom, restoreSheet } from '@lucky-thread/core/choose';
 import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
 import { Screen } from '../../ui/Screen';
@@ -81,7 +81,39 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
           </View>
         ))}
       </View>
+      {context.job.vehicle.noTrace === true && <RestoreSheet context={context} />}
     </Screen>
+  );
+}
+
+/** How the car is brought back as it was, for the lease's end. */
+function RestoreSheet({ context }: { readonly context: JobContext }) {
+  const steps = restoreSheet(
+    tappedFeeds(context).map(({ slot }) => {
+      const holder = holderFor({ slot });
+      return {
+        where: slot.position,
+        originalA: slot.ratingA,
+        substituted: holder.fits && holder.substitute !== undefined,
+        method: 'fuse tap',
+        trace: 'none' as const,
+      };
+    }),
+  );
+  return (
+    <View testID="restore" style={styles.text}>
+      <Words kind="title">To give it back</Words>
+      {steps.map((step, index) => (
+        <View key={step.text}>
+          <Words>{`${index + 1}. ${step.text}`}</Words>
+          {step.keep !== undefined && (
+            <Words kind="small" soft>
+              {step.keep}
+            </Words>
+          )}
+        </View>
+      ))}
+    </View>
   );
 }
 

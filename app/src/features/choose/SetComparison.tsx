@@ -40,6 +40,8 @@ function SetColumn(
 ) {
   const palette = usePalette();
   const { set, index, feeds, slots, chosen } = props;
+  // With nothing chosen yet the best set is the thing to do.
+  const untouched = feeds.every((feed) => chosen[feed.id] === undefined);
   const taken = feeds.every((feed) => chosen[feed.id] === set.slots[feed.id]);
   return (
     <View
@@ -67,6 +69,7 @@ function SetColumn(
       </Words>
       {!taken && (
         <ActionButton
+          kind={index === 0 && untouched ? 'next' : 'plain'}
           label={index === 0 ? 'Take the best set' : 'Take this one'}
           testID={`take-set-${index}`}
           disabled={props.busy}

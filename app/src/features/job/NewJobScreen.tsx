@@ -86,14 +86,16 @@ export function NewJobScreen() {
       )}
       <Words kind="title">Which device</Words>
       <View role="radiogroup" aria-label="Device" style={styles.stack}>
-        {devices.data.map(({ id: deviceId, note, name, feeds }) => (
+        {devices.data.map(({ id: deviceId, note, name, family, feeds }) => (
           <PickRow
             key={deviceId}
             title={name}
             text={note}
             testID={`device-${name}`}
             chosen={!own && draft.device?.name === name}
-            onPress={() => chooseDevice({ name, feeds }, false)}
+            onPress={() =>
+              chooseDevice({ name, ...(family === undefined ? {} : { family }), feeds }, false)
+            }
           />
         ))}
         <PickRow

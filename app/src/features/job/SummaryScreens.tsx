@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import { Caution } from '../../ui/Caution';
 import { Screen } from '../../ui/Screen';
 import { Words } from '../../ui/Words';
+import { LeadCard } from './LeadCard';
 import type { JobContext } from './useJob';
 
 /** The car of a job and how to reach its panels. */
@@ -21,6 +22,11 @@ export function VehicleSummary({ context }: { readonly context: JobContext }) {
           .filter((part) => part !== '')
           .join(', ')}
       </Words>
+      {vehicle.noTrace === true && (
+        <Caution>
+          Leased: only what leaves no trace, and the original parts stay in the car.
+        </Caution>
+      )}
       {warnings.map((warning) => (
         <Caution key={warning}>{warning}</Caution>
       ))}
@@ -58,6 +64,7 @@ export function DeviceSummary({ context }: { readonly context: JobContext }) {
           </Words>
         </View>
       ))}
+      {device.family !== undefined && <LeadCard family={device.family} feeds={device.feeds} />}
       <Caution>
         Lead colours hold within this kit’s harness only. Yellow is constant on one kit, ignition on
         the next; the car’s own colours say nothing.

@@ -92,6 +92,18 @@ export function VehicleDetails({ model, draft, problems, onDraft }: VehicleDetai
           onChange={(steering) => onDraft({ ...draft, steering })}
         />
       </Labelled>
+      <Labelled label="One day">
+        <Choice
+          label="One day"
+          testID="trace"
+          options={[
+            { value: 'stays', label: 'It stays in' },
+            { value: 'out', label: 'Leased: leave no trace' },
+          ]}
+          value={draft.noTrace ? 'out' : 'stays'}
+          onChange={(value) => onDraft({ ...draft, noTrace: value === 'out' })}
+        />
+      </Labelled>
     </View>
   );
 }

@@ -9,6 +9,8 @@ export interface JobDraft {
   readonly market: string;
   readonly steering: SteeringSide | undefined;
   readonly vin: string;
+  /** Leased: nothing may stay behind. */
+  readonly noTrace: boolean;
   readonly device: DeviceInput | undefined;
 }
 
@@ -20,6 +22,7 @@ export const EMPTY_DRAFT: JobDraft = {
   market: '',
   steering: undefined,
   vin: '',
+  noTrace: false,
   device: undefined,
 };
 
@@ -52,6 +55,7 @@ export function jobRequest(
       market,
       ...(steering === undefined ? {} : { steering }),
       ...(vin === '' ? {} : { vin }),
+      ...(draft.noTrace ? { noTrace: true } : {}),
     },
     device,
   };

@@ -20,7 +20,7 @@ import type { JobContext } from '../job/useJob';
 import { feedLoadOf } from './feedSize';
 import type { PlanField } from './planProblems';
 import { SheetLines } from './SheetLines';
-import { SizeResult } from './SizeResult';
+import { SizeResult, shownConductor } from './SizeResult';
 import { SizingOptions } from './SizingOptions';
 
 /** Props of {@link FeedSheetCard}. */
@@ -89,6 +89,20 @@ export function FeedSheetCard(props: FeedSheetCardProps) {
         />
       )}
       {sheet !== undefined && <WayRound {...props} sheet={sheet} />}
+      {sheet !== undefined && (
+        <Choice
+          label="Ground within reach"
+          even
+          testID={`ground-${feed.id}`}
+          options={[
+            { value: 'stud', label: 'Factory stud' },
+            { value: 'harness', label: 'Ground wire' },
+            { value: 'body', label: 'Only body' },
+          ]}
+          value={plan.ground ?? 'body'}
+          onChange={(ground) => change({ ground })}
+        />
+      )}
       {sheet !== undefined && <SheetLines sheet={sheet} id={feed.id} units={units} />}
     </Card>
   );
@@ -96,6 +110,7 @@ export function FeedSheetCard(props: FeedSheetCardProps) {
 
 function useSheet(props: FeedSheetCardProps): FeedSheet | undefined {
   const { context, tapped, plan, size } = props;
+  const units = useAppSelector((state) => state.prefs.units);
   const { slot, feed } = tapped;
   return useMemo(() => {
     if (size === undefined || slot.ratingA === undefined) return undefined;
@@ -105,11 +120,27 @@ function useSheet(props: FeedSheetCardProps): FeedSheet | undefined {
       measuredA: plan.measuredA,
       size,
       schools: context.settings.schools,
-      reversible: 'any',
+      leadMm2: shownConductor(size, units)?.size.areaMm2,
+      reversible: context.job.vehicle.noTrace === true ? 'no trace' : 'any',
+      ground: groundOf(plan),
       engineSpace: plan.sizing?.engineSpace,
     });
-  }, [size, slot, feed.currentA, plan, context.settings]);
+  }, [size, slot, feed.currentA, plan, context.settings, context.job.vehicle.noTrace, units]);
 }
+
+/** What the installer has said about grounds within reach. */
+function groundOf(plan: FeedPlanInput) {
+  return {
+    studMm: plan.ground === 'stud' ? STUD_MM : undefined,
+    harness: plan.ground === 'harness',
+    harnessMm2: HARNESS_GROUND_MM2,
+  };
+}
+
+/** The commonest stud of body grounds, mm. Common practice. */
+const STUD_MM = 6;
+/** The commonest ground wire in a cabin harness, mm². Common practice. */
+const HARNESS_GROUND_MM2 = 1;
 
 /** The tap as it lies in the car, and what each way round does to both fuses. */
 function WayRound(props: FeedSheetCardProps & { readonly sheet: FeedSheet }) {

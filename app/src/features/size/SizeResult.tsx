@@ -1,4 +1,4 @@
-import type { FeedLoad, FeedSize } from '@lucky-thread/core/size';
+import type { ConductorCheck, FeedLoad, FeedSize } from '@lucky-thread/core/size';
 import { coordinationCurves, leadOf } from '@lucky-thread/core/size';
 import type { UnitSystem } from '@lucky-thread/core/units';
 import { shown } from '@lucky-thread/core/units';
@@ -29,7 +29,7 @@ export function SizeResult({ size, load, id, units }: SizeResultProps) {
       </View>
     );
   const { awg, metric } = size.conductors;
-  const mine = units === 'us' ? (awg ?? metric) : (metric ?? awg);
+  const mine = shownConductor(size, units);
   const other = mine === awg ? metric : awg;
   if (mine === undefined) return null;
   return (
@@ -80,6 +80,13 @@ export function SizeResult({ size, load, id, units }: SizeResultProps) {
   );
 }
 
+/** The conductor that is shown large: of the user's own system where one of it passes. */
+export function shownConductor(size: FeedSize, units: UnitSystem): ConductorCheck | undefined {
+  if (!size.ok) return undefined;
+  const { awg, metric } = size.conductors;
+  return units === 'us' ? (awg ?? metric) : (metric ?? awg);
+}
+
 /** A number that is read at arm's length, with its name below. */
 export function Figure(props: { readonly value: string; readonly name: string }) {
   return (
@@ -94,6 +101,6 @@ export function Figure(props: { readonly value: string; readonly name: string })
 
 const styles = StyleSheet.create({
   stack: { gap: SPACE.s },
-  figures: { flexDirection: 'row', flexWrap: 'wrap', columnGap: SPACE.l, rowGap: SPACE.s },
-  figure: { minWidth: 88 },
+  figures: { flexDirection: 'row', flexWrap: 'wrap', columnGap: SPACE.m, rowGap: SPACE.s },
+  figure: { minWidth: 80 },
 });

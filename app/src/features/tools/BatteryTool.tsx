@@ -6,8 +6,10 @@ import {
   chargeForCrank,
   parkedTime,
 } from '@lucky-thread/core/size/battery';
+import { shown } from '@lucky-thread/core/units';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { useAppSelector } from '../../store/store';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
@@ -47,6 +49,7 @@ export function BatteryTool() {
 }
 
 function Parked({ plan }: { readonly plan: MonthPlan }) {
+  const units = useAppSelector((state) => state.prefs.units);
   const time = parkedTime(plan.battery, plan.load, plan.stateOfCharge);
   return (
     <Card testID="answer">
@@ -61,8 +64,8 @@ function Parked({ plan }: { readonly plan: MonthPlan }) {
           name={`charge left, ${time.restV.toFixed(2)} V at rest`}
         />
         <Figure
-          value={percent(time.crankChance)}
-          name={`chance to crank at ${plan.battery.temperatureC} °C`}
+          value={percent(Math.min(MOST_SURE, time.crankChance))}
+          name={`chance to crank at ${shown('temperature', plan.battery.temperatureC, units)}`}
         />
         <Figure value={hours(time.noStartHours)} name="until it may not start" />
       </View>
@@ -108,7 +111,7 @@ function MonthCard(props: {
             </Caution>
           ) : (
             <>
-              <Words>{`Safe: cut-off ${answer.safe.cutOffV} V, ${answer.safe.timerHours === undefined ? 'no timer' : `timer ${answer.safe.timerHours} h`}: ${answer.safe.deviceHours.toFixed(0)} h a month, and it starts in at least ${percent(answer.safe.worstCrank)} of cases.`}</Words>
+              <Words>{`Safe: cut-off ${answer.safe.cutOffV} V, ${answer.safe.timerHours === undefined ? 'no timer' : `timer ${answer.safe.timerHours} h`}: ${answer.safe.deviceHours.toFixed(0)} h a month, and it starts in at least ${percent(Math.min(MOST_SURE, answer.safe.worstCrank))} of cases.`}</Words>
               <ActionButton
                 label="Use these settings"
                 testID="use-safe"
@@ -230,6 +233,8 @@ function BatteryFields(props: {
   );
 }
 
+/** A rule of the trade is never surer than this. */
+const MOST_SURE = 0.99;
 const HOURS_PER_DAY = 24;
 const DAYS_FROM_H = 72;
 
@@ -241,7 +246,7 @@ function hours(value: number): string {
 }
 
 function percent(share: number): string {
-  return `${Math.round(100 * share)} %`;
+  return `${Math.round(100 * share)}\u00a0%`;
 }
 
 const styles = StyleSheet.create({

@@ -1,6 +1,8 @@
 import type { ComponentType } from 'react';
 import { AmpsTool } from './AmpsTool';
 import { BatteryTool } from './BatteryTool';
+import { DeviceTool } from './DeviceTool';
+import { GroundTool } from './GroundTool';
 import { JointTool } from './JointTool';
 import { LeadsTool } from './LeadsTool';
 import { RelayTool } from './RelayTool';
@@ -20,6 +22,8 @@ const SCREENS: Record<ToolId, ComponentType> = {
   joint: JointTool,
   terminals: TerminalsTool,
   relay: RelayTool,
+  ground: GroundTool,
+  device: DeviceTool,
   leads: LeadsTool,
 };
 

@@ -28,6 +28,8 @@ export const TOOLS = [
     name: 'Relay and switch',
     says: 'Whether one is needed, and what each terminal goes to',
   },
+  { id: 'ground', name: 'Ground', says: 'Stud, harness or body, ring and limit of the joint' },
+  { id: 'device', name: 'What a device needs', says: 'Feeds, polarity and what each must stand' },
   {
     id: 'leads',
     name: 'Lead colours',

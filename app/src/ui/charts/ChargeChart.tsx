@@ -100,7 +100,7 @@ export function ChargeChart({ hourly, needed, cutOff, noStartDay }: ChargeChartP
             {...label}
             fill={palette.ink}
             x={WIDTH - EDGE.right - 4}
-            y={y(cutOff) - 5}
+            y={y(cutOff) - 22}
             textAnchor="end"
           >
             device cut off

@@ -1,0 +1,40 @@
+import type { FeedInput } from '@lucky-thread/contract';
+import type { LeadFamily } from '@lucky-thread/core/choose';
+import { LEAD_FAMILY_NAMES, readLead, unusedLeads } from '@lucky-thread/core/choose';
+import { Card } from '../../ui/Card';
+import { Caution } from '../../ui/Caution';
+import { Words } from '../../ui/Words';
+
+/** Props of {@link LeadCard}. */
+export interface LeadCardProps {
+  readonly family: LeadFamily;
+  readonly feeds: readonly FeedInput[];
+}
+
+/** The device's leads in their own family: what each passes for or means elsewhere, and how those left over end. */
+export function LeadCard({ family, feeds }: LeadCardProps) {
+  const used = feeds.flatMap((feed) => feed.leadColour ?? []);
+  const left = unusedLeads(family, used);
+  return (
+    <Card testID="leads">
+      <Words kind="heading">{`Leads of a ${LEAD_FAMILY_NAMES[family]}`}</Words>
+      {used.map((words) => {
+        const { lead, clashes, near } = readLead(family, words);
+        const others = [
+          ...near.map((one) => `passes for ${one.words} (${one.role})`),
+          ...clashes.map((one) => `on a ${LEAD_FAMILY_NAMES[one.family]} it is ${one.role}`),
+        ];
+        return (
+          <Words key={words} kind="small">
+            {`${words}: ${lead?.role ?? 'not usual in this family'}${others.length === 0 ? '' : `; ${others.join('; ')}`}.`}
+          </Words>
+        );
+      })}
+      {left.length > 0 && (
+        <Caution>
+          {`Left over, each capped by itself: ${left.map((one) => one.words).join(', ')}. A bare lamp lead takes the car’s lamp fuse with it.`}
+        </Caution>
+      )}
+    </Card>
+  );
+}
