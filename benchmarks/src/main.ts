@@ -1,5 +1,7 @@
+import { chooseBenchmark } from './choose';
 import { firstLoadBenchmark } from './firstLoad';
 import { identifyBenchmark } from './identify';
+import { monthBenchmark } from './month';
 import { networkBenchmark } from './network';
 import { tapSheetBenchmark } from './tapSheet';
 import { harnessBenchmark, waysBenchmark } from './ways';
@@ -16,6 +18,8 @@ async function main(): Promise<void> {
     throw new Error('run this with npm run bench');
   await networkBenchmark();
   await identifyBenchmark();
+  await chooseBenchmark();
+  await monthBenchmark();
   await tapSheetBenchmark(base, databaseUrl);
   firstLoadBenchmark(appFolder, bareFolder);
   harnessBenchmark();

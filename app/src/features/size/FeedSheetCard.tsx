@@ -22,6 +22,7 @@ import type { PlanField } from './planProblems';
 import { SheetLines } from './SheetLines';
 import { SizeResult, shownConductor } from './SizeResult';
 import { SizingOptions } from './SizingOptions';
+import { ToolLinks } from './ToolLinks';
 
 /** Props of {@link FeedSheetCard}. */
 export interface FeedSheetCardProps {
@@ -104,6 +105,7 @@ export function FeedSheetCard(props: FeedSheetCardProps) {
         />
       )}
       {sheet !== undefined && <SheetLines sheet={sheet} id={feed.id} units={units} />}
+      <ToolLinks feed={feed} load={load} size={size} />
     </Card>
   );
 }

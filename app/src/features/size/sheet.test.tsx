@@ -1,5 +1,6 @@
 import { fireEvent, screen } from '@testing-library/react-native';
-import { feedSheet, rankSets } from '@lucky-thread/core/choose';
+import type { RankedSet } from '@lucky-thread/core/choose';
+import { feedSheet } from '@lucky-thread/core/choose';
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import { sizeFeed } from '@lucky-thread/core/size';
 import type { FeedLoad } from '@lucky-thread/core/size';
@@ -111,7 +112,7 @@ describe('SetComparison', () => {
       score: 1,
       because: 'all in the dash panel',
       differences,
-    }) as unknown as ReturnType<typeof rankSets>['sets'][number];
+    }) as unknown as RankedSet;
   const sets = [
     set({ one: 'F1', two: 'F2' }),
     set({ one: 'F1', two: 'F3' }, [

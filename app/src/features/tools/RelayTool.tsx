@@ -110,22 +110,24 @@ function Terminals({
 }) {
   if (rows.length === 0) return null;
   return (
-    <View role="list" aria-label={name}>
+    <>
       <Words kind="heading">{name}</Words>
-      {rows.map((row) => (
-        <View key={row.terminal} role="listitem" style={styles.row}>
-          <Words kind="action" style={styles.number}>
-            {row.terminal}
-          </Words>
-          <View style={styles.text}>
-            <Words>{row.goesTo}</Words>
-            <Words kind="small" soft>
-              {row.what}
+      <View role="list" aria-label={name}>
+        {rows.map((row) => (
+          <View key={row.terminal} role="listitem" style={styles.row}>
+            <Words kind="action" style={styles.number}>
+              {row.terminal}
             </Words>
+            <View style={styles.text}>
+              <Words>{row.goesTo}</Words>
+              <Words kind="small" soft>
+                {row.what}
+              </Words>
+            </View>
           </View>
-        </View>
-      ))}
-    </View>
+        ))}
+      </View>
+    </>
   );
 }
 
