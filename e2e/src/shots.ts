@@ -23,9 +23,6 @@ async function phone(base: string, folder: string): Promise<void> {
   const shot = (name: string): Promise<void> =>
     visitor.picture(path.join(folder, `${name}-phone.png`));
   try {
-    await visitor.go('/sign-in');
-    await visitor.see('demo-installer');
-    await shot('sign-in');
     await signIn(visitor);
     await visitor.go('/jobs/new');
     await visitor.touch('pick-Fairway');
@@ -71,7 +68,17 @@ async function phone(base: string, folder: string): Promise<void> {
     await visitor.go('/');
     await visitor.see('jobs');
     await shot('jobs');
+    await visitor.go('/tools/wire?currentA=7&oneWayM=4.5');
+    await visitor.see('answer');
+    await visitor.touch('why-tool');
+    await visitor.show('in-currentA');
+    await shot('wire');
+    await visitor.go('/tools/battery');
+    await visitor.see('charge-chart');
+    await shot('battery');
     await visitor.go('/shop');
+    await visitor.show('school-joining');
+    await shot('shop');
     await visitor.touch('theme-night');
     await visitor.go(`/jobs/${jobId}/find`);
     await visitor.textIs('next', /\./);
@@ -95,11 +102,6 @@ async function wide(base: string, folder: string): Promise<void> {
     visitor.picture(path.join(folder, `${name}-wide.png`));
   try {
     await signIn(visitor);
-    await shot('jobs');
-    await visitor.go('/vehicles');
-    await visitor.touch('model-Longboat');
-    await visitor.see('model');
-    await shot('model');
     await startJob(visitor, 'Fairway', 'Dashcam with parking mode');
     await followPlan(visitor, 12);
     await shot('find');
@@ -108,17 +110,23 @@ async function wide(base: string, folder: string): Promise<void> {
       visitor,
       DASHCAM_TAPS.map((tap) => tap.feed),
     );
+    await findSupplySide(visitor, 'switched');
     await findSupplySide(visitor, 'memory');
-    await visitor.show('orientation-memory');
+    await visitor.top();
     await shot('choose');
+    await visitor.touch('go-size');
+    for (const { feed, length } of DASHCAM_TAPS) {
+      await visitor.type(`length-${feed}`, length);
+      await visitor.touch(`why-${feed}`);
+    }
+    await visitor.top();
+    await shot('size');
     const bunchJob = await startJob(visitor, 'Fulmar', 'Head unit');
     await visitor.go(`/jobs/${bunchJob}/harness`);
     await visitor.touch('known-bunch');
     await followHarnessPlan(visitor);
     await visitor.top();
     await shot('harness');
-    await visitor.resize(PHONE);
-    await visitor.picture(path.join(folder, 'harness-phone.png'));
   } finally {
     await visitor.close();
   }

@@ -9,6 +9,8 @@ export interface ScreenProps {
   /** What stays under the thumb. */
   readonly bottom?: ReactNode;
   readonly testID?: string;
+  /** Cards stand side by side where there is room. */
+  readonly roomy?: boolean;
 }
 
 /** Whether there is room to lay things side by side. */
@@ -27,7 +29,7 @@ export function Screen(props: ScreenProps) {
         style={styles.scroll}
         role="main"
       >
-        <View style={styles.column}>{props.children}</View>
+        <View style={[styles.column, props.roomy === true && styles.roomy]}>{props.children}</View>
       </ScrollView>
       {props.bottom !== undefined && (
         <View
@@ -45,5 +47,6 @@ const styles = StyleSheet.create({
   scroll: { flex: 1 },
   content: { padding: SPACE.l, alignItems: 'center' },
   column: { width: '100%', maxWidth: 760, gap: SPACE.l },
+  roomy: { maxWidth: 1240 },
   bottom: { padding: SPACE.m, borderTopWidth: 1, alignItems: 'center' },
 });

@@ -78,9 +78,10 @@ export function chooseGround(given: GroundGiven): GroundChoice {
     given.studIsCritical === true
       ? 'The stud carries airbag, engine or brake units and is not yours to use; '
       : '';
+  const alone = critical === '' && given.harness !== true;
   return {
     place: 'chassis',
-    because: `${critical}${given.harness === true ? `the ground wire is too thin for ${given.currentA} A beside its own load: ` : ''}bare metal of the body.`,
+    because: `${critical}${given.harness === true ? `the ground wire is too thin for ${given.currentA} A beside its own load: ` : ''}${alone ? 'Bare' : 'bare'} metal of the body.`,
     ring: ringFor(NEW_BOLT_MM).name,
     steps: [
       ...missing,

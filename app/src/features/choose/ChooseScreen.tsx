@@ -6,6 +6,7 @@ import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
 import { Screen } from '../../ui/Screen';
+import { SideBySide } from '../../ui/SideBySide';
 import { Loading } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
@@ -43,6 +44,7 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
   return (
     <Screen
       testID="choose"
+      roomy
       bottom={
         <ActionButton
           kind="next"
@@ -68,18 +70,20 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
         busy={change.busy}
         onTake={(set) => void change.setPlan(planFor(set, context.job.plan))}
       />
-      {feeds.map((feed) => (
-        <FeedCard
-          key={feed.id}
-          feed={feed}
-          context={context}
-          finding={finding}
-          verdicts={verdicts}
-          slots={slots}
-          ranking={rankings[feed.id]}
-          onChoose={(entry) => void change.setPlan(withFeedPlan(context.job.plan, entry))}
-        />
-      ))}
+      <SideBySide>
+        {feeds.map((feed) => (
+          <FeedCard
+            key={feed.id}
+            feed={feed}
+            context={context}
+            finding={finding}
+            verdicts={verdicts}
+            slots={slots}
+            ranking={rankings[feed.id]}
+            onChoose={(entry) => void change.setPlan(withFeedPlan(context.job.plan, entry))}
+          />
+        ))}
+      </SideBySide>
       <NeverTap blocked={Object.values(rankings)[0]?.blocked ?? []} context={context} />
     </Screen>
   );

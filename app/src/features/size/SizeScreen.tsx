@@ -6,6 +6,7 @@ import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
 import { Choice } from '../../ui/Choice';
 import { Screen } from '../../ui/Screen';
+import { SideBySide } from '../../ui/SideBySide';
 import { useJobReadings } from '../find/jobReadings';
 import { MissingTaps } from '../job/MissingTaps';
 import { slotFeeds, tappedFeeds } from '../job/tappedFeeds';
@@ -43,6 +44,7 @@ export function SizeScreen({ context }: { readonly context: JobContext }) {
   return (
     <Screen
       testID="size"
+      roomy
       bottom={
         <ActionButton
           kind="next"
@@ -76,18 +78,20 @@ export function SizeScreen({ context }: { readonly context: JobContext }) {
         value={units}
         onChange={(to) => dispatch(prefsChanged({ units: to }))}
       />
-      {sheets.map(({ one, plan, problems, size }) => (
-        <FeedSheetCard
-          key={one.feed.id}
-          context={context}
-          rows={rows}
-          tapped={one}
-          plan={plan}
-          problems={problems}
-          size={size}
-          onPlan={(changed) => setPlans({ ...plans, [one.feed.id]: changed })}
-        />
-      ))}
+      <SideBySide>
+        {sheets.map(({ one, plan, problems, size }) => (
+          <FeedSheetCard
+            key={one.feed.id}
+            context={context}
+            rows={rows}
+            tapped={one}
+            plan={plan}
+            problems={problems}
+            size={size}
+            onPlan={(changed) => setPlans({ ...plans, [one.feed.id]: changed })}
+          />
+        ))}
+      </SideBySide>
     </Screen>
   );
 }

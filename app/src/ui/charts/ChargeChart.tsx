@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text } from 'react-native-svg';
 import { usePalette } from '../ThemeProvider';
 import { FACES } from '../tokens';
+import { useChartWidth } from './useChartWidth';
 import { linearScale, pathThrough } from './scale';
 
 /** Props of {@link ChargeChart}. */
@@ -15,7 +16,6 @@ export interface ChargeChartProps {
   readonly noStartDay: number | undefined;
 }
 
-const WIDTH = 360;
 const HEIGHT = 220;
 const EDGE = { left: 46, right: 10, top: 12, bottom: 40 };
 const HOURS_PER_DAY = 24;
@@ -23,8 +23,9 @@ const HOURS_PER_DAY = 24;
 /** Charge of the battery over a month, with the charge that a start needs. */
 export function ChargeChart({ hourly, needed, cutOff, noStartDay }: ChargeChartProps) {
   const palette = usePalette();
+  const width = useChartWidth();
   const days = (hourly.length - 1) / HOURS_PER_DAY;
-  const x = linearScale([0, days], [EDGE.left, WIDTH - EDGE.right]);
+  const x = linearScale([0, days], [EDGE.left, width - EDGE.right]);
   const y = linearScale([0, 1], [HEIGHT - EDGE.bottom, EDGE.top]);
   const label = { fill: palette.inkSoft, fontFamily: FACES.label, fontSize: 13 } as const;
   const points = Array.from(
@@ -35,7 +36,7 @@ export function ChargeChart({ hourly, needed, cutOff, noStartDay }: ChargeChartP
   return (
     <View testID="charge-chart">
       <Svg
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        viewBox={`0 0 ${width} ${HEIGHT}`}
         width="100%"
         height={HEIGHT}
         role="img"
@@ -44,7 +45,7 @@ export function ChargeChart({ hourly, needed, cutOff, noStartDay }: ChargeChartP
         <Rect
           x={EDGE.left}
           y={y(low)}
-          width={WIDTH - EDGE.left - EDGE.right}
+          width={width - EDGE.left - EDGE.right}
           height={y(0) - y(low)}
           fill={palette.sunken}
         />
@@ -52,7 +53,7 @@ export function ChargeChart({ hourly, needed, cutOff, noStartDay }: ChargeChartP
           <G key={charge}>
             <Line
               x1={EDGE.left}
-              x2={WIDTH - EDGE.right}
+              x2={width - EDGE.right}
               y1={y(charge)}
               y2={y(charge)}
               stroke={palette.line}
@@ -68,13 +69,13 @@ export function ChargeChart({ hourly, needed, cutOff, noStartDay }: ChargeChartP
             {day}
           </Text>
         ))}
-        <Text {...label} x={(EDGE.left + WIDTH) / 2} y={HEIGHT - 6} textAnchor="middle">
+        <Text {...label} x={(EDGE.left + width) / 2} y={HEIGHT - 6} textAnchor="middle">
           days; charge of the battery, %
         </Text>
         {cutOff !== undefined && (
           <Line
             x1={EDGE.left}
-            x2={WIDTH - EDGE.right}
+            x2={width - EDGE.right}
             y1={y(cutOff)}
             y2={y(cutOff)}
             stroke={palette.ink}
@@ -99,7 +100,7 @@ export function ChargeChart({ hourly, needed, cutOff, noStartDay }: ChargeChartP
           <Text
             {...label}
             fill={palette.ink}
-            x={WIDTH - EDGE.right - 4}
+            x={width - EDGE.right - 4}
             y={y(cutOff) - 22}
             textAnchor="end"
           >

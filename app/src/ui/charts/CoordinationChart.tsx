@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import Svg, { Defs, G, Line, Path, Pattern, Rect, Text } from 'react-native-svg';
 import { usePalette } from '../ThemeProvider';
 import { FACES } from '../tokens';
+import { useChartWidth } from './useChartWidth';
 import { decades, logScale, pathThrough } from './scale';
 
 /** Props of {@link CoordinationChart}. */
@@ -13,8 +14,9 @@ export interface CoordinationChartProps {
   readonly fuseA: number;
 }
 
-const WIDTH = 360;
 const HEIGHT = 300;
+/** Room for the conductor's name left of the short's line, px. */
+const LABEL_WIDTH = 96;
 const EDGE = { left: 58, right: 12, top: 14, bottom: 46 };
 const SECONDS: Readonly<Record<string, string>> = {
   '0.001': '1 ms',
@@ -30,7 +32,8 @@ const SECONDS: Readonly<Record<string, string>> = {
 /** The fuse's opening band against what the conductor stands, both axes logarithmic: the band must lie left below the wire. */
 export function CoordinationChart({ curves, wire, fuseA }: CoordinationChartProps) {
   const palette = usePalette();
-  const x = logScale(curves.currents, [EDGE.left, WIDTH - EDGE.right]);
+  const width = useChartWidth();
+  const x = logScale(curves.currents, [EDGE.left, width - EDGE.right]);
   const y = logScale(curves.times, [HEIGHT - EDGE.bottom, EDGE.top]);
   const at = ({ currentA, seconds }: CurvePoint) => [x(currentA), y(seconds)] as const;
   const { coordination } = curves;
@@ -41,7 +44,7 @@ export function CoordinationChart({ curves, wire, fuseA }: CoordinationChartProp
   return (
     <View testID="coordination-chart">
       <Svg
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        viewBox={`0 0 ${width} ${HEIGHT}`}
         width="100%"
         height={HEIGHT}
         role="img"
@@ -82,8 +85,8 @@ export function CoordinationChart({ curves, wire, fuseA }: CoordinationChartProp
           <Text
             {...label}
             fill={palette.accent}
-            x={Math.min(x(wireEnd.currentA) + 8, WIDTH - 96)}
-            y={Math.max(y(wireEnd.seconds), EDGE.top + 50)}
+            x={Math.min(x(wireEnd.currentA), fault - LABEL_WIDTH)}
+            y={Math.max(y(wireEnd.seconds) - 12, EDGE.top + 50)}
           >
             {`${wire} is hurt`}
           </Text>
@@ -98,7 +101,8 @@ export function CoordinationChart({ curves, wire, fuseA }: CoordinationChartProp
 
 function Grid({ curves }: { readonly curves: CoordinationCurves }) {
   const palette = usePalette();
-  const x = logScale(curves.currents, [EDGE.left, WIDTH - EDGE.right]);
+  const width = useChartWidth();
+  const x = logScale(curves.currents, [EDGE.left, width - EDGE.right]);
   const y = logScale(curves.times, [HEIGHT - EDGE.bottom, EDGE.top]);
   const label = { fill: palette.inkSoft, fontFamily: FACES.label, fontSize: 13 } as const;
   return (
@@ -107,7 +111,7 @@ function Grid({ curves }: { readonly curves: CoordinationCurves }) {
         <G key={seconds}>
           <Line
             x1={EDGE.left}
-            x2={WIDTH - EDGE.right}
+            x2={width - EDGE.right}
             y1={y(seconds)}
             y2={y(seconds)}
             stroke={palette.line}
@@ -133,7 +137,7 @@ function Grid({ curves }: { readonly curves: CoordinationCurves }) {
           </Text>
         </G>
       ))}
-      <Text {...label} x={(EDGE.left + WIDTH) / 2} y={HEIGHT - 8} textAnchor="middle">
+      <Text {...label} x={(EDGE.left + width) / 2} y={HEIGHT - 8} textAnchor="middle">
         current, A
       </Text>
       <Text
