@@ -70,7 +70,9 @@ export function headroom(
   const contactA = CONTINUOUS_SHARE * FUSE_FAMILY_FACTS[slot.family].contactMaxA;
   const togetherA = original.amps + addedA + shared;
   const sum = `${num(original.amps)} A (${BASIS_WORDS[original.basis]}) + ${num(addedA)} A${shared > 0 ? ` + ${num(shared)} A added before` : ''} = ${num(togetherA)} A`;
-  if (togetherA > contactA)
+  // What only the fuse's rating says of the original load is a guess: it asks for a clamp and refuses nothing.
+  const known = original.basis === 'rating' ? addedA + shared : togetherA;
+  if (known > contactA)
     return {
       verdict: 'refused',
       togetherA,
@@ -78,7 +80,7 @@ export function headroom(
       text: `${sum}: more than the ${num(contactA)} A that the slot’s contact carries for good.`,
       wayOut: 'Take another slot, or a relay fed from the battery with this slot as the trigger.',
     };
-  if (togetherA > slot.ratingA)
+  if (togetherA > Math.min(slot.ratingA, contactA))
     return {
       verdict: 'measure',
       togetherA,

@@ -28,5 +28,6 @@ export { DEFAULT_SCHOOLS, SCHOOL_CHOICES } from './schools';
 export type { Schools } from './schools';
 export { screenSlot, tapFit } from './screen';
 export type { Screening } from './screen';
+export { tooSmallFor } from './tooSmall';
 export { SET_RULES, bestSets } from './sets';
 export type { SetCandidate, SetFeed, SetRules, SourceSet } from './sets';

@@ -3,7 +3,7 @@ import { judge } from '../identify';
 import type { Slot } from '../vehicle';
 import { stateAt } from '../vehicle';
 import type { JobFeed } from './index';
-import { rankSets } from './index';
+import { rankSets, tooSmallFor } from './index';
 
 function slot(id: string, legend: string | undefined, more: Partial<Slot> = {}): Slot {
   return {
@@ -54,7 +54,11 @@ function feed(id: string, currentA = 0.5): JobFeed {
   };
 }
 
-function rank(slots: readonly Slot[], feeds: readonly JobFeed[]) {
+function rank(
+  slots: readonly Slot[],
+  feeds: readonly JobFeed[],
+  measuredA: Readonly<Record<string, number>> = {},
+) {
   return rankSets({
     panels: [
       { id: 'dash', name: 'dash panel', slots: slots.filter((one) => one.id.startsWith('F')) },
@@ -62,8 +66,21 @@ function rank(slots: readonly Slot[], feeds: readonly JobFeed[]) {
     ],
     verdicts: new Map(slots.map((one) => [one.id, constant(one)])),
     feeds,
+    measuredA,
   });
 }
+
+describe('tooSmallFor', () => {
+  it('names the slots where no fuse for the load can be put, and leaves those that a tap does not fit', () => {
+    const slots = [
+      slot('F1', 'BAT', { ratingA: 5 }),
+      slot('F2', 'BAT', { ratingA: 15 }),
+      slot('F3', 'BAT', { clearance: 'none' }),
+    ];
+    expect(tooSmallFor({ currentA: 7 }, slots)).toEqual(['F1']);
+    expect(tooSmallFor({ currentA: 20 }, slots)).toEqual(['F1', 'F2']);
+  });
+});
 
 describe('rankSets', () => {
   it('keeps to one panel where two slots are as good, and explains the next best', () => {
@@ -82,11 +99,12 @@ describe('rankSets', () => {
       [
         slot('F1', 'BAT', { clearance: 'none' }),
         slot('F2', 'BATT', { family: 'maxi', ratingA: 40 }),
-        slot('F3', 'PERM', { ratingA: 30 }),
+        slot('F3', 'ROOM', { ratingA: 30 }),
         slot('F4', 'MEMORY', { ratingA: 5 }),
         slot('F5', 'A/BAG'),
       ],
       [feed('one', 7)],
+      { F3: 25 },
     );
     const ranking = rankings.one;
     expect(ranking?.blocked.map((one) => one.slotId)).toEqual(['F5']);

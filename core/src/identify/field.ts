@@ -74,8 +74,14 @@ export function fills(need: Need | Meeting, verdict: Verdict, until: Until = 'ro
   );
 }
 
+/** Whether a source may serve a need at all, by what the caller knows of it. */
+export function maySupply(meeting: Meeting, sourceId: string): boolean {
+  return meeting.need.excluded?.includes(sourceId) !== true;
+}
+
 /** How much a source is worth to a need before more is read: its chance, weighed by its legend and its danger. */
 export function worthOf(meeting: Meeting, verdict: Verdict, field: Field): number {
+  if (!maySupply(meeting, verdict.sourceId)) return 0;
   return meetsProbability(meeting, verdict.posterior) * welcomeOf(verdict, field);
 }
 
@@ -92,7 +98,8 @@ export function bestFill(
   taken: ReadonlySet<string>,
 ): Verdict | undefined {
   return field.candidates
-    .filter((verdict) => !taken.has(verdict.sourceId) && fills(meeting, verdict, field.until))
+    .filter(({ sourceId }) => !taken.has(sourceId) && maySupply(meeting, sourceId))
+    .filter((verdict) => fills(meeting, verdict, field.until))
     .filter((verdict) => verdict.posterior.critical <= TOO_RISKY)
     .map((verdict) => ({ verdict, worth: worthOf(meeting, verdict, field) }))
     .sort((left, right) => right.worth - left.worth)[0]?.verdict;

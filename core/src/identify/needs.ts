@@ -21,6 +21,8 @@ export interface Need {
   readonly dropsWithoutDoor?: boolean;
   /** A switched feed that may stay live while the car is awake, as long as it drops before sleep. */
   readonly mayStayLiveAwake?: boolean;
+  /** Sources that can't serve it whatever their function, such as a slot too small for the load. */
+  readonly excluded?: readonly string[];
 }
 
 /** What a need asks of one state. */

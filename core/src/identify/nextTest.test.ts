@@ -52,6 +52,27 @@ describe('nextTest', () => {
     expect(advice.next.kind).toBe('exhausted');
   });
 
+  it('never tests a source for a need that it can’t supply, and gives it to another', () => {
+    const constantAll = (id: string): Reading[] =>
+      (['off', 'acc', 'run', 'asleep'] as const).map((place) => volts(id, place, 12.4));
+    const given = {
+      sources: [source('F1', 'BAT'), source('F2', 'MEMORY')],
+      state: stateAt('off'),
+      needs: [{ ...CONSTANT, excluded: ['F1'] }],
+    };
+    const first = advise({ ...given, readings: [] });
+    expect(first.next.kind === 'visit' && first.next.visit.sourceIds).toEqual(['F2']);
+    const read = advise({ ...given, readings: constantAll('F1') });
+    expect(read.filled).toEqual({});
+    const other = { id: 'other', role: 'constant' as const };
+    const both = advise({
+      ...given,
+      needs: [...given.needs, other],
+      readings: [...constantAll('F1'), ...constantAll('F2')],
+    });
+    expect(both.filled).toEqual({ memory: 'F2', other: 'F1' });
+  });
+
   it('asks for sleep last, and defers it when told so', () => {
     const given = {
       sources: [source('F1', 'BAT')],

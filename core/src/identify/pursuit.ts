@@ -11,7 +11,7 @@ import {
 } from './doubt';
 import type { Doubt } from './doubt';
 import type { Field } from './field';
-import { HOPELESS, TOO_RISKY, welcomeOf } from './field';
+import { HOPELESS, TOO_RISKY, maySupply, welcomeOf } from './field';
 import type { Meeting } from './needs';
 import { meetsProbability } from './needs';
 import type { Verdict } from './verdict';
@@ -53,7 +53,7 @@ export function pursuitsFor(
   given: { readonly state: VehicleState; readonly taken: ReadonlySet<string> },
 ): Pursuit[] {
   const hopeful = field.candidates
-    .filter((verdict) => !given.taken.has(verdict.sourceId))
+    .filter(({ sourceId }) => !given.taken.has(sourceId) && maySupply(meeting, sourceId))
     .map((verdict) => ({ verdict, chance: meetsProbability(meeting, verdict.posterior) }))
     .filter(({ chance }) => chance >= HOPELESS)
     .map(({ verdict, chance }) => ({ verdict, worth: chance * welcomeOf(verdict, field) }))

@@ -30,7 +30,7 @@ export { SIZING_RANGES, assertNumbers, numberProblems } from './ranges';
 export type { NumberProblem, SizingField } from './ranges';
 export { COIL_A, planSwitching } from './relay';
 export type { SwitchPlan, Switching, TerminalRow } from './relay';
-export { sizeFeed } from './sizeFeed';
+export { nextUpFrom, reasonsFor, sizeFeed } from './sizeFeed';
 export type { FeedSize, NextUp } from './sizeFeed';
 export { SLEEVES, ringFor, sleeveFor, wireTapFor } from './terminals';
 export type { Sleeve, TerminalChoice, WireTapChoice } from './terminals';

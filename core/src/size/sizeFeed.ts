@@ -22,6 +22,8 @@ export type FeedSize =
   | {
       readonly ok: true;
       readonly fuseA: number;
+      /** What the added side of the holder carries, A. */
+      readonly holderA: number;
       readonly awg: number;
       /** Cross-section of that AWG size, mm². */
       readonly areaMm2: number;
@@ -62,6 +64,7 @@ export function sizeFeed(load: FeedLoad): FeedSize {
   return {
     ok: true,
     fuseA: fuse.fuseA,
+    holderA: fuse.holderA,
     // Where only metric wire is at hand the nearest AWG number stands for the record.
     awg: main.size.awg ?? nearestAwg(main.size.areaMm2),
     areaMm2: main.size.areaMm2,
@@ -83,7 +86,8 @@ function nearestAwg(areaMm2: number): number {
   return Math.round(36 - (39 * Math.log(diameterMm / 0.127)) / Math.log(92));
 }
 
-function reasonsFor(
+/** The limits that a fuse and one of its conductors were held against, with their numbers. */
+export function reasonsFor(
   load: FeedLoad,
   main: ConductorCheck,
   fuse: { readonly fuseA: number; readonly holderA: number },
@@ -130,7 +134,12 @@ function surroundings(load: FeedLoad): string {
   return said.length === 0 ? '' : ` ${said.join(', ')}`;
 }
 
-function nextUpFrom(load: FeedLoad, main: ConductorCheck, fuseA: number): NextUp | undefined {
+/** The next thicker conductor of the same system, and what it would change; undefined at the thickest. */
+export function nextUpFrom(
+  load: FeedLoad,
+  main: ConductorCheck,
+  fuseA: number,
+): NextUp | undefined {
   const thicker = offeredSizes(load).find(
     (size) => size.system === main.size.system && size.areaMm2 > main.size.areaMm2,
   );

@@ -39,13 +39,18 @@ function SetColumn(
   props: SetComparisonProps & { readonly set: RankedSet; readonly index: number },
 ) {
   const palette = usePalette();
+  const wide = useWide();
   const { set, index, feeds, slots, chosen } = props;
   // With nothing chosen yet the best set is the thing to do.
   const untouched = feeds.every((feed) => chosen[feed.id] === undefined);
   const taken = feeds.every((feed) => chosen[feed.id] === set.slots[feed.id]);
   return (
     <View
-      style={[styles.column, { borderColor: taken ? palette.ink : palette.line }]}
+      style={[
+        styles.column,
+        wide && styles.even,
+        { borderColor: taken ? palette.ink : palette.line },
+      ]}
       testID={`set-${index}`}
     >
       <Words kind="heading">{`${index === 0 ? 'Best set' : 'Next best'}${taken ? ' · taken' : ''}`}</Words>
@@ -83,7 +88,8 @@ function SetColumn(
 const styles = StyleSheet.create({
   beside: { flexDirection: 'row', gap: SPACE.m },
   below: { gap: SPACE.m },
-  column: { flex: 1, gap: SPACE.s, borderWidth: 1.5, borderRadius: RADIUS, padding: SPACE.m },
+  even: { flex: 1 },
+  column: { gap: SPACE.s, borderWidth: 1.5, borderRadius: RADIUS, padding: SPACE.m },
   row: { flexDirection: 'row', justifyContent: 'space-between', gap: SPACE.s, flexWrap: 'wrap' },
   name: { flexShrink: 1 },
 });

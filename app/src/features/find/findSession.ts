@@ -1,5 +1,5 @@
 import { needsOf, toCoreReading, toTapClaim } from '@lucky-thread/contract';
-import { tapFit } from '@lucky-thread/core/choose';
+import { tapFit, tooSmallFor } from '@lucky-thread/core/choose';
 import { loggedClaim } from '@lucky-thread/core/evidence';
 import type { FindSession, Source } from '@lucky-thread/core/identify';
 import type { Slot } from '@lucky-thread/core/vehicle';
@@ -11,6 +11,19 @@ import { countingRows } from './jobReadings';
 /** All slots of a model, panel by panel. */
 export function slotsOf(model: JobContext['model']): Slot[] {
   return model.panels.flatMap((panel) => panel.slots);
+}
+
+/** Slots too small for a feed's fuse; where none is large enough all stay, so that Choose can say why. */
+function excludedFor(context: JobContext, feedId: string): string[] {
+  const feed = context.job.device.feeds.find((one) => one.id === feedId);
+  const slots = slotsOf(context.model);
+  if (feed === undefined) return [];
+  const { currentA, inrushA, inrushS } = feed;
+  const inrush =
+    inrushA === undefined || inrushS === undefined ? undefined : { peakA: inrushA, peakS: inrushS };
+  const small = tooSmallFor({ currentA, inrush }, slots);
+  const fitted = slots.filter((slot) => slot.ratingA !== undefined && tapFit(slot).fits);
+  return small.length < fitted.length ? small : [];
 }
 
 /** A job's probing as the identification takes it. What this very job logged is no evidence for itself. */
@@ -36,7 +49,10 @@ export function findSessionOf(
       .filter((row) => slots.has(row.sourceId))
       .map(toCoreReading),
     state: probing.state,
-    needs: needsOf(context.job.device),
+    needs: needsOf(context.job.device).map((need) => ({
+      ...need,
+      excluded: excludedFor(context, need.id),
+    })),
     cannot: probing.cannot,
     until: probing.until,
   };

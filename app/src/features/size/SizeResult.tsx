@@ -1,5 +1,5 @@
 import type { ConductorCheck, FeedLoad, FeedSize } from '@lucky-thread/core/size';
-import { coordinationCurves, leadOf } from '@lucky-thread/core/size';
+import { coordinationCurves, leadOf, nextUpFrom, reasonsFor } from '@lucky-thread/core/size';
 import type { UnitSystem } from '@lucky-thread/core/units';
 import { shown } from '@lucky-thread/core/units';
 import { useState } from 'react';
@@ -32,6 +32,7 @@ export function SizeResult({ size, load, id, units }: SizeResultProps) {
   const mine = shownConductor(size, units);
   const other = mine === awg ? metric : awg;
   if (mine === undefined) return null;
+  const nextUp = nextUpFrom(load, mine, size.fuseA);
   return (
     <View style={styles.stack}>
       <View style={styles.figures}>
@@ -61,12 +62,12 @@ export function SizeResult({ size, load, id, units }: SizeResultProps) {
             wire={mine.size.name}
             fuseA={size.fuseA}
           />
-          {size.reasons.map((reason) => (
+          {reasonsFor(load, mine, size).map((reason) => (
             <Words kind="small" key={reason.constraint}>{`· ${reason.text}`}</Words>
           ))}
-          {size.nextUp !== undefined && (
+          {nextUp !== undefined && (
             <Words kind="small">
-              {`· One size up, ${size.nextUp.name}: ${size.nextUp.percent.toFixed(1)} % drop, ${shown('mass', size.nextUp.moreGrams, units)} more copper.`}
+              {`· One size up, ${nextUp.name}: ${nextUp.percent.toFixed(1)} % drop, ${shown('mass', nextUp.moreGrams, units)} more copper.`}
             </Words>
           )}
           {size.withoutSpare !== undefined && (
