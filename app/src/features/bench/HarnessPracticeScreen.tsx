@@ -6,13 +6,12 @@ import type { HarnessTrial } from '@lucky-thread/core/trial';
 import { harnessTrial } from '@lucky-thread/core/trial';
 import { nextState } from '@lucky-thread/core/vehicle';
 import { useMemo, useState } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
 import { Choice } from '../../ui/Choice';
-import { useWide } from '../../ui/Screen';
-import { usePalette } from '../../ui/ThemeProvider';
 import { SPACE } from '../../ui/tokens';
+import { WithDock } from '../../ui/WithDock';
 import { Words } from '../../ui/Words';
 import { StateSwitches } from '../find/StateSwitches';
 import { WireList } from '../harness/WireList';
@@ -31,8 +30,6 @@ export function HarnessPracticeScreen(props: {
   readonly onAnother: () => void;
 }) {
   const { level, seed } = props;
-  const palette = usePalette();
-  const wide = useWide();
   const [made] = useState(() => {
     const harness = generateHarness(seed, level.quality);
     return { harness, trial: harnessTrial(harness, seed) };
@@ -66,63 +63,56 @@ export function HarnessPracticeScreen(props: {
       />
     );
   const wanted = helped && advice?.next.kind === 'probe' ? advice.next.wireIds : [];
-  return (
-    <View style={[styles.fill, wide && styles.columns]} role="main" testID="practice">
-      <ScrollView tabIndex={0} style={styles.fill} contentContainerStyle={styles.content}>
-        <PracticeHead
-          title={level.title}
-          helped={helped}
-          onHelp={() => setHelped(!helped)}
-          onFinish={() => setFinished(true)}
-        />
-        <StateSwitches
-          state={trial.state()}
-          onChange={(change) => act(() => trial.go(nextState(trial.state(), change)))}
-        />
-        <WireList
-          wires={trial.wires.map((wire) => ({
-            ...wire,
-            name:
-              named[wire.id] === undefined
-                ? wire.name
-                : `${wire.name} · ${ROLE_NAMES[named[wire.id] ?? 'leftOver'].code}`,
-          }))}
-          advice={helped ? advice : undefined}
-          wantedIds={new Set(wanted)}
-          readCount={(id) => trial.readings.filter((one) => one.sourceId === id).length}
-          selectedId={selectedId}
-          onSelect={setSelectedId}
-        />
-      </ScrollView>
-      <ScrollView
-        tabIndex={0}
-        style={[
-          wide ? styles.side : styles.dock,
-          { borderColor: palette.line, backgroundColor: palette.canvas },
-        ]}
-        contentContainerStyle={styles.docked}
-      >
-        {helped && advice !== undefined && (
-          <Words kind="instruction" testID="next">
-            {advice.next.instruction}
-          </Words>
-        )}
-        {selectedId === undefined ? (
-          <Words soft>Touch a wire in the list.</Words>
-        ) : (
-          <WireBench
-            trial={trial}
-            wireId={selectedId}
-            named={named[selectedId]}
-            onAct={act}
-            onNamed={(role) => setNamed({ ...named, [selectedId]: role })}
-          />
-        )}
-        <Words kind="small" soft>
-          {`${trial.effort().seconds} s of work so far, ${trial.effort().probes} probes.`}
+  const dock = (
+    <>
+      {helped && advice !== undefined && (
+        <Words kind="instruction" testID="next">
+          {advice.next.instruction}
         </Words>
-      </ScrollView>
-    </View>
+      )}
+      {selectedId === undefined ? (
+        <Words soft>Touch a wire in the list.</Words>
+      ) : (
+        <WireBench
+          trial={trial}
+          wireId={selectedId}
+          named={named[selectedId]}
+          onAct={act}
+          onNamed={(role) => setNamed({ ...named, [selectedId]: role })}
+        />
+      )}
+      <Words kind="small" soft>
+        {`${trial.effort().seconds} s of work so far, ${trial.effort().probes} probes.`}
+      </Words>
+    </>
+  );
+  return (
+    <WithDock testID="practice" dock={dock}>
+      <PracticeHead
+        title={level.title}
+        helped={helped}
+        onHelp={() => setHelped(!helped)}
+        onFinish={() => setFinished(true)}
+      />
+      <StateSwitches
+        state={trial.state()}
+        onChange={(change) => act(() => trial.go(nextState(trial.state(), change)))}
+      />
+      <WireList
+        wires={trial.wires.map((wire) => ({
+          ...wire,
+          name:
+            named[wire.id] === undefined
+              ? wire.name
+              : `${wire.name} · ${ROLE_NAMES[named[wire.id] ?? 'leftOver'].code}`,
+        }))}
+        advice={helped ? advice : undefined}
+        wantedIds={new Set(wanted)}
+        readCount={(id) => trial.readings.filter((one) => one.sourceId === id).length}
+        selectedId={selectedId}
+        onSelect={setSelectedId}
+      />
+    </WithDock>
   );
 }
 
@@ -193,12 +183,6 @@ function WireBench(props: {
 }
 
 const styles = StyleSheet.create({
-  fill: { flex: 1, minHeight: 0 },
-  columns: { flexDirection: 'row' },
-  content: { padding: SPACE.m, gap: SPACE.m },
-  dock: { flexGrow: 0, borderTopWidth: 1.5, maxHeight: '56%' },
-  side: { flex: 0.9, borderLeftWidth: 1.5 },
-  docked: { padding: SPACE.m, gap: SPACE.s },
   row: { flexDirection: 'row', gap: SPACE.xs },
   even: { flex: 1, paddingHorizontal: 2 },
 });

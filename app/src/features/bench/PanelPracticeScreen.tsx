@@ -1,16 +1,16 @@
 import type { FindAdvice, FindSession } from '@lucky-thread/core/identify';
 import { describeValue } from '@lucky-thread/core/identify';
 import { nextState } from '@lucky-thread/core/vehicle';
-import { useEffect, useMemo, useState } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
-import { useWide } from '../../ui/Screen';
-import { usePalette } from '../../ui/ThemeProvider';
 import { SPACE } from '../../ui/tokens';
+import { WithDock } from '../../ui/WithDock';
 import { Words } from '../../ui/Words';
 import { askPlanner } from '../../workers/planner';
+import { useAnswer } from '../../workers/useAnswer';
 import { FusePanel } from '../find/FusePanel';
 import { StateSwitches } from '../find/StateSwitches';
 import type { Level } from './levels';
@@ -29,8 +29,6 @@ export function PanelPracticeScreen(props: {
   readonly onAnother: () => void;
 }) {
   const { level, seed } = props;
-  const palette = usePalette();
-  const wide = useWide();
   const [practice, setPractice] = useState(() => startPanel(seed, level));
   const [slotId, setSlotId] = useState<string>();
   const [helped, setHelped] = useState(false);
@@ -53,63 +51,56 @@ export function PanelPracticeScreen(props: {
       />
     );
   const wanted = helped && advice?.next.kind === 'visit' ? advice.next.visit.sourceIds : [];
-  return (
-    <View style={[styles.fill, wide && styles.columns]} role="main" testID="practice">
-      <ScrollView tabIndex={0} style={styles.fill} contentContainerStyle={styles.content}>
-        <PracticeHead
-          title={level.title}
-          helped={helped}
-          onHelp={() => setHelped(!helped)}
-          onFinish={() => setFinished(true)}
-        />
-        {practice.needs.map((need) => (
-          <Words kind="small" key={need.id}>
-            {`${practice.choice[need.id] === undefined ? '○' : '●'} ${NEED_WORDS[need.id] ?? need.id}${
-              practice.choice[need.id] === undefined ? '' : `: ${practice.choice[need.id] ?? ''}`
-            }`}
+  const dock = (
+    <>
+      {helped && advice !== undefined && (
+        <View style={styles.tight}>
+          <Words kind="instruction" testID="next">
+            {advice.next.instruction}
           </Words>
-        ))}
-        <StateSwitches
-          state={practice.state}
-          onChange={(change) => setPractice(goTo(practice, nextState(practice.state, change)))}
-        />
-        <FusePanel
-          panel={practice.panel}
-          verdicts={verdicts}
-          selectedId={slotId}
-          wantedIds={new Set(wanted)}
-          loggedIds={new Set()}
-          onTouch={setSlotId}
-        />
-      </ScrollView>
-      <ScrollView
-        tabIndex={0}
-        style={[
-          wide ? styles.side : styles.dock,
-          { borderColor: palette.line, backgroundColor: palette.canvas },
-        ]}
-        contentContainerStyle={styles.docked}
-      >
-        {helped && advice !== undefined && (
-          <View style={styles.tight}>
-            <Words kind="instruction" testID="next">
-              {advice.next.instruction}
-            </Words>
-            {advice.next.kind === 'visit' && advice.next.caution !== undefined && (
-              <Caution>{advice.next.caution}</Caution>
-            )}
-          </View>
-        )}
-        {slotId === undefined ? (
-          <Words soft>Touch a slot on the panel.</Words>
-        ) : (
-          <SlotBench practice={practice} slotId={slotId} onPractice={setPractice} />
-        )}
-        <Words kind="small" soft testID="practice-seconds">
-          {`${practice.seconds} s of work so far, ${practice.readings.length} readings.`}
+          {advice.next.kind === 'visit' && advice.next.caution !== undefined && (
+            <Caution>{advice.next.caution}</Caution>
+          )}
+        </View>
+      )}
+      {slotId === undefined ? (
+        <Words soft>Touch a slot on the panel.</Words>
+      ) : (
+        <SlotBench practice={practice} slotId={slotId} onPractice={setPractice} />
+      )}
+      <Words kind="small" soft testID="practice-seconds">
+        {`${practice.seconds} s of work so far, ${practice.readings.length} readings.`}
+      </Words>
+    </>
+  );
+  return (
+    <WithDock testID="practice" dock={dock}>
+      <PracticeHead
+        title={level.title}
+        helped={helped}
+        onHelp={() => setHelped(!helped)}
+        onFinish={() => setFinished(true)}
+      />
+      {practice.needs.map((need) => (
+        <Words kind="small" key={need.id}>
+          {`${practice.choice[need.id] === undefined ? '○' : '●'} ${NEED_WORDS[need.id] ?? need.id}${
+            practice.choice[need.id] === undefined ? '' : `: ${practice.choice[need.id] ?? ''}`
+          }`}
         </Words>
-      </ScrollView>
-    </View>
+      ))}
+      <StateSwitches
+        state={practice.state}
+        onChange={(change) => setPractice(goTo(practice, nextState(practice.state, change)))}
+      />
+      <FusePanel
+        panel={practice.panel}
+        verdicts={verdicts}
+        selectedId={slotId}
+        wantedIds={new Set(wanted)}
+        loggedIds={new Set()}
+        onTouch={setSlotId}
+      />
+    </WithDock>
   );
 }
 
@@ -219,26 +210,10 @@ function useAdvice(practice: PanelPractice): FindAdvice | undefined {
     }),
     [panel, readings, state, needs],
   );
-  const [advice, setAdvice] = useState<FindAdvice>();
-  useEffect(() => {
-    let current = true;
-    void askPlanner(session).then((answer) => {
-      if (current) setAdvice(answer);
-    });
-    return () => {
-      current = false;
-    };
-  }, [session]);
-  return advice;
+  return useAnswer(session, askPlanner).answer;
 }
 
 const styles = StyleSheet.create({
-  fill: { flex: 1, minHeight: 0 },
-  columns: { flexDirection: 'row' },
-  content: { padding: SPACE.m, gap: SPACE.m },
-  dock: { flexGrow: 0, borderTopWidth: 1.5, maxHeight: '56%' },
-  side: { flex: 0.8, borderLeftWidth: 1.5 },
-  docked: { padding: SPACE.m, gap: SPACE.s },
   tight: { gap: SPACE.s },
   row: { flexDirection: 'row', gap: SPACE.xs, alignItems: 'center' },
   even: { flex: 1, paddingHorizontal: 2 },

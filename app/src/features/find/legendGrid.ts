@@ -17,14 +17,16 @@ export function printedGrid(panel: Panel): RatingGrid {
  * @throws RangeError for anything else.
  */
 export function parseRow(text: string): (number | null | undefined)[] {
+  // The only rating with a fraction is 7.5: with a decimal comma it is one rating, not two.
   return text
+    .replace(/\b7,5\b/g, '7.5')
     .trim()
     .split(/[\s,;]+/)
     .filter((part) => part !== '')
     .map((part) => {
       if (part === '-' || part === '–') return null;
       if (part === '?') return undefined;
-      const value = Number(part.replace(',', '.'));
+      const value = Number(part);
       if (!(value > 0 && value <= 120))
         throw new RangeError(`“${part}” is no fuse rating: a number of amperes, - or ?`);
       return value;

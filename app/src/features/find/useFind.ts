@@ -1,10 +1,11 @@
 import type { FindAdvice } from '@lucky-thread/core/identify';
 import { PARKED } from '@lucky-thread/core/vehicle';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo } from 'react';
 import type { Probing } from '../../store/probeSlice';
 import { probingOpened } from '../../store/probeSlice';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { askPlanner } from '../../workers/planner';
+import { useAnswer } from '../../workers/useAnswer';
 import type { JobContext } from '../job/useJob';
 import { findSessionOf } from './findSession';
 import type { ReadingRow } from './jobReadings';
@@ -45,29 +46,6 @@ export function useFind(context: JobContext): Finding {
     [known, lastState, deferred],
   );
   const session = useMemo(() => findSessionOf(context, rows, probing), [context, rows, probing]);
-  const [answer, setAnswer] = useState<{ session: typeof session; advice: FindAdvice }>();
-  const [problem, setProblem] = useState<string>();
-  useEffect(() => {
-    let current = true;
-    askPlanner(session).then(
-      (advice) => {
-        if (!current) return;
-        setProblem(undefined);
-        setAnswer({ session, advice });
-      },
-      (error: unknown) => {
-        if (current) setProblem(error instanceof Error ? error.message : String(error));
-      },
-    );
-    return () => {
-      current = false;
-    };
-  }, [session]);
-  return {
-    rows,
-    probing,
-    advice: answer?.advice,
-    thinking: answer?.session !== session,
-    problem,
-  };
+  const { answer, thinking, problem } = useAnswer(session, askPlanner);
+  return { rows, probing, advice: answer, thinking, problem };
 }

@@ -1,11 +1,10 @@
 import { useState } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { takeReading, withdraw } from '../../store/outbox';
 import { useAppDispatch } from '../../store/store';
 import { ActionButton } from '../../ui/ActionButton';
-import { useWide } from '../../ui/Screen';
-import { usePalette } from '../../ui/ThemeProvider';
 import { SPACE } from '../../ui/tokens';
+import { WithDock } from '../../ui/WithDock';
 import { Words } from '../../ui/Words';
 import { countingRows } from '../find/jobReadings';
 import { ReadingHistory } from '../find/ReadingHistory';
@@ -28,8 +27,6 @@ import { WireList } from './WireList';
 
 /** The cut wires of a job: as they are seen, what each is, and what to do next. */
 export function HarnessScreen({ context }: { readonly context: JobContext }) {
-  const palette = usePalette();
-  const wide = useWide();
   const change = useJobChange(context.job);
   const [bench, setBench] = useState<HarnessBench>(AT_REST);
   const [selectedId, setSelectedId] = useState<string>();
@@ -82,21 +79,9 @@ export function HarnessScreen({ context }: { readonly context: JobContext }) {
     />
   );
   return (
-    <View style={[styles.fill, wide && styles.columns]} testID="harness" role="main">
-      <ScrollView tabIndex={0} style={styles.fill} contentContainerStyle={styles.content}>
-        {list}
-      </ScrollView>
-      <ScrollView
-        tabIndex={0}
-        style={[
-          wide ? styles.side : styles.dock,
-          { borderColor: palette.line, backgroundColor: palette.canvas },
-        ]}
-        contentContainerStyle={styles.docked}
-      >
-        {dock}
-      </ScrollView>
-    </View>
+    <WithDock testID="harness" dock={dock}>
+      {list}
+    </WithDock>
   );
 }
 
@@ -268,11 +253,5 @@ function Pop(props: DockProps & { readonly plusId: string; readonly minusId: str
 }
 
 const styles = StyleSheet.create({
-  fill: { flex: 1, minHeight: 0 },
-  columns: { flexDirection: 'row' },
-  content: { padding: SPACE.m, gap: SPACE.m },
-  dock: { flexGrow: 0, borderTopWidth: 1.5, maxHeight: '70%' },
-  side: { flex: 0.8, borderLeftWidth: 1.5 },
-  docked: { padding: SPACE.m },
   tight: { gap: SPACE.s },
 });

@@ -7,8 +7,9 @@ import type {
 } from '@lucky-thread/core/identify/harness';
 import type { VehicleState } from '@lucky-thread/core/vehicle';
 import { PARKED } from '@lucky-thread/core/vehicle';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { askHarnessPlanner } from '../../workers/planner';
+import { useAnswer } from '../../workers/useAnswer';
 import type { ReadingRow } from '../find/jobReadings';
 import { countingRows, useJobReadings } from '../find/jobReadings';
 import type { JobContext } from '../job/useJob';
@@ -67,24 +68,9 @@ export function useHarness(context: JobContext, bench: HarnessBench): HarnessFin
 export function useHarnessAdvice(
   session: HarnessSession,
 ): Pick<HarnessFinding, 'advice' | 'thinking' | 'problem'> {
-  const [answer, setAnswer] = useState<{ session: HarnessSession; advice: HarnessAdvice }>();
-  const [problem, setProblem] = useState<string>();
-  useEffect(() => {
-    if (session.wires.length === 0) return undefined;
-    let current = true;
-    askHarnessPlanner(session).then(
-      (advice) => {
-        if (!current) return;
-        setProblem(undefined);
-        setAnswer({ session, advice });
-      },
-      (error: unknown) => {
-        if (current) setProblem(error instanceof Error ? error.message : String(error));
-      },
-    );
-    return () => {
-      current = false;
-    };
-  }, [session]);
-  return { advice: answer?.advice, thinking: answer?.session !== session, problem };
+  const { answer, thinking, problem } = useAnswer(
+    session.wires.length === 0 ? undefined : session,
+    askHarnessPlanner,
+  );
+  return { advice: answer, thinking, problem };
 }

@@ -1,0 +1,46 @@
+import type { ReactNode } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { useWide } from './Screen';
+import { usePalette } from './ThemeProvider';
+import { SPACE } from './tokens';
+
+/** Props of {@link WithDock}. */
+export interface WithDockProps {
+  /** What is looked at; scrolls by itself. */
+  readonly children: ReactNode;
+  /** What is done with it: under the thumb on a phone, beside it on a wide screen. */
+  readonly dock: ReactNode;
+  readonly testID: string;
+}
+
+/** A page in two parts that scroll apart: what is looked at, and what the thumb does. */
+export function WithDock({ children, dock, testID }: WithDockProps) {
+  const palette = usePalette();
+  const wide = useWide();
+  return (
+    <View style={[styles.fill, wide && styles.columns]} role="main" testID={testID}>
+      <ScrollView tabIndex={0} style={styles.fill} contentContainerStyle={styles.content}>
+        {children}
+      </ScrollView>
+      <ScrollView
+        tabIndex={0}
+        style={[
+          wide ? styles.side : styles.dock,
+          { borderColor: palette.line, backgroundColor: palette.canvas },
+        ]}
+        contentContainerStyle={styles.docked}
+      >
+        {dock}
+      </ScrollView>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  fill: { flex: 1, minHeight: 0 },
+  columns: { flexDirection: 'row' },
+  content: { padding: SPACE.m, gap: SPACE.m },
+  dock: { flexGrow: 0, borderTopWidth: 1.5, maxHeight: '62%' },
+  side: { flex: 0.8, borderLeftWidth: 1.5 },
+  docked: { padding: SPACE.m, gap: SPACE.s },
+});
