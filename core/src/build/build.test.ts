@@ -32,6 +32,13 @@ describe('tapSteps', () => {
     expect(order.map(at)).toEqual(order.map((_, index) => index));
   });
 
+  it('takes the battery off after reading and on before proving, where that is the shop’s school', () => {
+    const order = tapSteps([TAP], 'disconnect first').map((step) => step.id);
+    expect(order.indexOf('disconnect')).toBe(order.indexOf('off') + 1);
+    expect(order.indexOf('reconnect')).toBe(order.indexOf('prove') - 1);
+    expect(steps.some((step) => step.id === 'disconnect')).toBe(false);
+  });
+
   it('names the supply side by its landmark, never as left or right', () => {
     expect(steps[at('fit-F5')]?.text).toContain('door side');
     for (const step of steps) expect(step.text).not.toMatch(/\b(left|right)\b/);

@@ -1,3 +1,4 @@
+import type { Schools } from '../choose';
 import type { FuseFamily } from '../vehicle';
 import { FUSE_FAMILY_FACTS } from '../vehicle';
 
@@ -26,8 +27,14 @@ export interface WorkStep {
 /**
  * The order of work for fuse taps: ground and route before power, key off before any fuse moves, one tap at a time,
  * added fuses last, proofs before the trim goes back. Common practice; the vehicle maker's service information comes first.
+ *
+ * @param battery the shop's school: negative off while wiring, or on with every live end capped
  */
-export function tapSteps(taps: readonly PlannedTap[]): readonly WorkStep[] {
+export function tapSteps(
+  taps: readonly PlannedTap[],
+  battery: Schools['battery'] = 'probe live',
+): readonly WorkStep[] {
+  const disconnects = battery === 'disconnect first';
   return [
     step('mount', 'Mount the device and lay its leads loosely to the panel.', ROUTE_CAUTION),
     step(
@@ -40,7 +47,25 @@ export function tapSteps(taps: readonly PlannedTap[]): readonly WorkStep[] {
       'Key off and out, driver’s door open.',
       'Never pull a fuse before its legend has been read. Airbag fuses stay where they are.',
     ),
+    ...(disconnects
+      ? [
+          step(
+            'disconnect',
+            'Battery negative off and laid aside, once everything has been read.',
+            'Note the radio’s code first; clocks and windows may need teaching in. A car on its high-voltage system follows its maker’s order.',
+          ),
+        ]
+      : []),
     ...taps.flatMap(fitOne),
+    ...(disconnects
+      ? [
+          step(
+            'reconnect',
+            'Battery negative on again: nothing is proved on a dead car.',
+            'Nothing bare, nothing loose, before the clamp goes on.',
+          ),
+        ]
+      : []),
     step(
       'prove',
       'Prove every tap with its load on, before any trim goes back.',

@@ -69,7 +69,7 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
         The vehicle maker’s service information comes first. Where it differs, follow it.
       </Words>
       <View role="list">
-        {tapSteps(taps).map((step, index) => (
+        {tapSteps(taps, context.settings.schools.battery).map((step, index) => (
           <View key={step.id} role="listitem" style={[styles.step, { borderColor: palette.line }]}>
             <Words kind="figure" style={styles.number}>
               {index + 1}

@@ -122,6 +122,7 @@ function ContactPad(
       <ReadingPad
         taker={taker}
         simulated={context.model.simulated}
+        first={context.settings.schools.tester}
         testID={`contact-${tapped.feed.id}-${contact}`}
       />
     </View>

@@ -217,7 +217,12 @@ function SlotPad(props: PartProps & { slot: Slot; onTaken: () => void }) {
           onPress={undo}
         />
       </View>
-      <ReadingPad taker={taker} simulated={context.model.simulated} onTaken={props.onTaken} />
+      <ReadingPad
+        taker={taker}
+        simulated={context.model.simulated}
+        first={context.settings.schools.tester}
+        onTaken={props.onTaken}
+      />
     </View>
   );
 }

@@ -10,6 +10,8 @@ import type { ReadingTaker } from './useTakeReading';
 export interface ReadingPadProps {
   readonly taker: ReadingTaker;
   /** A simulated car stands behind the model. */
+  /** Instrument that the shop takes first; its key comes first. */
+  readonly first?: 'meter' | 'lamp';
   readonly simulated: boolean;
   /** Called after a reading was kept. */
   readonly onTaken?: () => void;
@@ -30,9 +32,19 @@ export function ReadingPad(props: ReadingPadProps) {
     setTyping(false);
     props.onTaken?.();
   };
+  const volts = (
+    <ActionButton
+      label={typing ? 'Close' : unit === 'Ω' ? 'Ohms' : 'Volts'}
+      spoken={typing ? 'Close the keypad' : unit === 'Ω' ? 'Type ohms' : 'Type volts'}
+      testID={`${testID}-volts`}
+      style={styles.key}
+      onPress={() => setTyping(!typing)}
+    />
+  );
   return (
     <View style={styles.pad} testID={testID}>
       <View style={styles.row}>
+        {props.first === 'meter' && volts}
         {(['lit', 'dim', 'dark'] as const).map((glow) => (
           <ActionButton
             key={glow}
@@ -43,13 +55,7 @@ export function ReadingPad(props: ReadingPadProps) {
             onPress={() => void taker.glow(glow).then(done)}
           />
         ))}
-        <ActionButton
-          label={typing ? 'Close' : unit === 'Ω' ? 'Ohms' : 'Volts'}
-          spoken={typing ? 'Close the keypad' : unit === 'Ω' ? 'Type ohms' : 'Type volts'}
-          testID={`${testID}-volts`}
-          style={styles.key}
-          onPress={() => setTyping(!typing)}
-        />
+        {props.first !== 'meter' && volts}
         {props.simulated && (
           <ActionButton
             label="Sim meter"

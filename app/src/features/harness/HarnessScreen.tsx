@@ -210,6 +210,7 @@ function WirePad(props: {
       <ReadingPad
         taker={taker}
         simulated={props.context.model.simulated}
+        first={props.context.settings.schools.tester}
         onTaken={props.onTaken}
         unit={props.measure === 'ohms' ? 'Ω' : 'V'}
       />

@@ -5,6 +5,7 @@ import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
 import { Words } from '../../ui/Words';
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
+import { PlugKit } from './PlugKit';
 import { ToolChoice, ToolNumber, allGood } from './ToolFields';
 import { ToolPage } from './ToolPage';
 import { useToolInputs } from './useToolInputs';
@@ -19,6 +20,8 @@ const DEFAULTS = {
   shakes: false,
   engine: false,
   adapter: false,
+  converter: false,
+  room: true,
 };
 const PLACES: readonly (readonly [JoinPlace, string])[] = [
   ['slot', 'Fuse slot'],
@@ -138,6 +141,12 @@ export function JointTool() {
           >{`✕ ${one.name}: ${one.constraint} ${one.wayOut}`}</Words>
         ))}
       </Card>
+      <PlugKit
+        converter={inputs.converter}
+        room={inputs.room}
+        reversible={pick(REVERSIBLE, inputs.reversible)}
+        onChange={set}
+      />
     </ToolPage>
   );
 }
