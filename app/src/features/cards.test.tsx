@@ -202,6 +202,24 @@ describe('OwnDevice', () => {
     );
   }
 
+  it('starts from a kind: two feeds for a camera that works parked, with inrush and parked current on demand', () => {
+    let last: DeviceInput = ownDeviceDraft();
+    renderInApp(<Form onDevice={(device) => (last = device)} />);
+    fireEvent.press(screen.getByTestId('kind-dashcam-parked'));
+    expect(last.name).toBe('Dashcam');
+    expect(last.family).toBe('dashcamKit');
+    expect(last.feeds.map((feed) => feed.role)).toEqual(['constant', 'switched', 'ground']);
+    expect(screen.getByTestId('own-amps-0').props.value).toBe('0.5');
+    fireEvent.press(screen.getByTestId('extras-0'));
+    fireEvent.changeText(screen.getByTestId('inrush-0'), '2,5');
+    fireEvent.changeText(screen.getByTestId('inrush-time-0'), '0.2');
+    fireEvent.changeText(screen.getByTestId('standby-0'), '0.3');
+    expect(last.feeds[0]).toMatchObject({ inrushA: 2.5, inrushS: 0.2, standbyA: 0.3 });
+    fireEvent.changeText(screen.getByTestId('inrush-0'), '');
+    expect(last.feeds[0]).not.toHaveProperty('inrushA');
+    expect(screen.queryByTestId('kind-amplifier-driving')).toBeNull();
+  });
+
   it('takes feeds by hand and turns USB amperes into amperes at 12 V', () => {
     let last: DeviceInput = ownDeviceDraft();
     renderInApp(<Form onDevice={(device) => (last = device)} />);

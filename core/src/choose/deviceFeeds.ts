@@ -186,6 +186,19 @@ function wanted(
   };
 }
 
+/** The feeds of a kind that a fuse slot or a ground can fill; a battery feed or a trigger wants its own lead. */
+export function tappableFeeds(
+  type: DeviceType,
+  parked: boolean,
+): readonly (WantedFeed & {
+  readonly role: 'constant' | 'switched' | 'illumination' | 'ground';
+})[] {
+  return feedsFor(type, parked).filter(
+    (feed): feed is WantedFeed & { role: 'constant' | 'switched' | 'illumination' | 'ground' } =>
+      feed.role !== 'battery' && feed.role !== 'trigger',
+  );
+}
+
 /** What a kind of device needs; whether it works while parked decides between one feed and two (Q10, Q11). */
 export function feedsFor(type: DeviceType, parked: boolean): readonly WantedFeed[] {
   return DEVICE_FACTS[type].feeds(parked);

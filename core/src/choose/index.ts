@@ -1,6 +1,6 @@
 export { FUSE_WITHIN, chooseMethod, plugEndedKit } from './chooseMethod';
 export type { JoinGiven, MethodChoice, MethodRefusal, Methods } from './chooseMethod';
-export { DEVICE_FACTS, DEVICE_TYPES, feedsFor } from './deviceFeeds';
+export { DEVICE_FACTS, DEVICE_TYPES, feedsFor, tappableFeeds } from './deviceFeeds';
 export type { DeviceType, WantedFeed } from './deviceFeeds';
 export { feedSheet } from './feedSheet';
 export type { FeedSheet, SheetGiven } from './feedSheet';

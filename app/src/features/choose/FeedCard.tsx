@@ -4,15 +4,18 @@ import type { Verdict } from '@lucky-thread/core/identify';
 import type { Slot } from '@lucky-thread/core/vehicle';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useAppSelector } from '../../store/store';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
 import { Field } from '../../ui/Field';
+import { NumberField } from '../../ui/NumberField';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import type { Finding } from '../find/useFind';
 import type { SlotFeed } from '../job/tappedFeeds';
 import { tappedFeeds } from '../job/tappedFeeds';
+import { fieldProblem } from '../size/fieldProblem';
 import type { JobContext } from '../job/useJob';
 import { CandidateList } from './CandidateList';
 import { OrientationCard } from './OrientationCard';
@@ -67,6 +70,14 @@ export function FeedCard(props: FeedCardProps) {
           onPlan={props.onChoose}
         />
       )}
+      {tapped !== undefined && chosen?.headroom.verdict === 'measure' && (
+        <Clamp
+          key={`clamp-${tapped.slot.id}`}
+          candidate={chosen}
+          plan={tapped.plan}
+          onPlan={props.onChoose}
+        />
+      )}
       <UnfitList feedId={feed.id} unfit={ranking?.unfit ?? []} slots={slots} />
       {tapped !== undefined && (
         <OrientationCard context={context} finding={finding} tapped={tapped} />
@@ -99,6 +110,37 @@ function Reason(props: {
         testID={`keep-reason-${plan.feedId}`}
         disabled={reason.length < 3 || plan.reason === reason}
         onPress={() => props.onPlan({ ...plan, reason })}
+      />
+    </View>
+  );
+}
+
+/** A slot whose headroom nobody knows: the original circuit is measured with a clamp while it works. */
+function Clamp(props: {
+  readonly candidate: Candidate;
+  readonly plan: FeedPlanInput;
+  readonly onPlan: (plan: FeedPlanInput) => void;
+}) {
+  const { plan } = props;
+  const units = useAppSelector((state) => state.prefs.units);
+  const [measuredA, setMeasuredA] = useState(plan.measuredA);
+  const problem = fieldProblem('originalA', measuredA, units);
+  return (
+    <View style={{ gap: SPACE.s }} testID={`clamp-${plan.feedId}`}>
+      <Words kind="small">{props.candidate.headroom.text}</Words>
+      <NumberField
+        label="Original circuit, by clamp meter"
+        of={{ unit: 'A' }}
+        value={measuredA}
+        problem={problem}
+        testID={`clamped-${plan.feedId}`}
+        onValue={setMeasuredA}
+      />
+      <ActionButton
+        label="Keep the measurement"
+        testID={`keep-clamped-${plan.feedId}`}
+        disabled={measuredA === undefined || problem !== undefined || measuredA === plan.measuredA}
+        onPress={() => props.onPlan({ ...plan, ...(measuredA === undefined ? {} : { measuredA }) })}
       />
     </View>
   );

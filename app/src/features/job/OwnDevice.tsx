@@ -7,8 +7,10 @@ import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
+import { NumberField } from '../../ui/NumberField';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
+import { KindOfDevice } from './KindOfDevice';
 import { problemAt } from './newJob';
 
 /** A device to begin with: one switched feed. */
@@ -41,6 +43,7 @@ export function OwnDevice({ device, problems, onDevice }: OwnDeviceProps) {
     onDevice({ ...device, feeds: device.feeds.map((one, at) => (at === index ? feed : one)) });
   return (
     <View style={styles.stack}>
+      <KindOfDevice onDevice={onDevice} />
       <Field
         label="Name of the device"
         testID="own-name"
@@ -66,9 +69,16 @@ export function OwnDevice({ device, problems, onDevice }: OwnDeviceProps) {
             onChange={(role) => setFeed(index, { ...feed, role })}
           />
           <Amperes
+            startA={feed.currentA}
             problem={problemAt(problems, `device.feeds.${index}.currentA`)}
             onAmps={(currentA) => setFeed(index, { ...feed, currentA })}
             testID={`own-amps-${index}`}
+          />
+          <FeedExtras
+            feed={feed}
+            problems={problems}
+            index={index}
+            onFeed={(next) => setFeed(index, next)}
           />
           {device.feeds.length > 1 && (
             <ActionButton
@@ -90,15 +100,75 @@ export function OwnDevice({ device, problems, onDevice }: OwnDeviceProps) {
   );
 }
 
+/** What a feed's label may say besides: inrush, and what it draws while the car is parked. */
+function FeedExtras(props: {
+  readonly feed: FeedInput;
+  readonly index: number;
+  readonly problems: readonly FieldProblem[];
+  readonly onFeed: (feed: FeedInput) => void;
+}) {
+  const { feed, index, problems, onFeed } = props;
+  const [open, setOpen] = useState(false);
+  if (!open)
+    return (
+      <ActionButton
+        kind="quiet"
+        label="Inrush, parked current…"
+        testID={`extras-${index}`}
+        onPress={() => setOpen(true)}
+      />
+    );
+  const at = (field: keyof FeedInput): string | undefined =>
+    problemAt(problems, `device.feeds.${index}.${field}`);
+  const put = (changed: {
+    [Key in 'inrushA' | 'inrushS' | 'standbyA']?: number | undefined;
+  }): void => {
+    const entries = Object.entries({ ...feed, ...changed }).filter(
+      ([, value]) => value !== undefined,
+    );
+    onFeed(Object.fromEntries(entries) as unknown as FeedInput);
+  };
+  return (
+    <View style={styles.stack}>
+      <NumberField
+        label="Inrush"
+        of={{ unit: 'A' }}
+        value={feed.inrushA}
+        problem={at('inrushA')}
+        testID={`inrush-${index}`}
+        onValue={(inrushA) => put({ inrushA })}
+      />
+      <NumberField
+        label="Inrush lasts"
+        of={{ unit: 's' }}
+        value={feed.inrushS}
+        problem={at('inrushS')}
+        testID={`inrush-time-${index}`}
+        onValue={(inrushS) => put({ inrushS })}
+      />
+      <NumberField
+        label="While parked"
+        of={{ unit: 'A' }}
+        value={feed.standbyA}
+        problem={at('standbyA')}
+        testID={`standby-${index}`}
+        onValue={(standbyA) => put({ standbyA })}
+      />
+    </View>
+  );
+}
+
 type Unit = 'A' | 'W' | 'USB';
 
 /** Amperes at 12 V from what is printed on the device: amperes, watts, or amperes at 5 V. */
 function Amperes(props: {
+  /** Current to begin with, A at 12 V. */
+  readonly startA: number;
   readonly problem: string | undefined;
   readonly onAmps: (amps: number) => void;
   readonly testID: string;
 }) {
-  const [text, setText] = useState('1');
+  const [text, setText] = useState(String(props.startA));
   const [unit, setUnit] = useState<Unit>('A');
   const apply = (nextText: string, nextUnit: Unit): void => {
     setText(nextText);
