@@ -170,7 +170,7 @@ function grounds(constraint: string, wayOut: string): Grounds {
 function weighed(method: JoinMethod, facts: MethodFacts, given: JoinGiven): MethodChoice {
   const bySchool = SCHOOL_WORTH[given.school][method] ?? 0;
   const shaken = given.vibrates === true && !facts.stands.vibration;
-  const beyond = (given.skill ?? 2) < facts.skill;
+  const beyond = given.skill !== undefined && given.skill < facts.skill;
   const score =
     facts.worth +
     bySchool -

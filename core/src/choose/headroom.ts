@@ -85,7 +85,10 @@ export function headroom(
       verdict: 'measure',
       togetherA,
       contactA,
-      text: `${sum}: more than the ${num(slot.ratingA)} A that the feed behind the slot is known to carry.`,
+      text:
+        contactA < slot.ratingA
+          ? `${sum}: more than the ${num(contactA)} A that the slot’s contact carries for good.`
+          : `${sum}: more than the ${num(slot.ratingA)} A that the feed behind the slot is known to carry.`,
       wayOut:
         original.basis === 'measured'
           ? 'Take another slot, or give the load its own feed.'

@@ -47,6 +47,13 @@ describe('chooseMethod', () => {
     expect(best('quick taps')?.cautions.join()).toMatch(/Last resort/);
   });
 
+  it('puts no last resort before a sound joint, but where the shop’s school wants it', () => {
+    for (const school of ['crimp only', 'solder and shrink'] as const) {
+      const { ranked } = chooseMethod({ ...WIRE, school });
+      expect(ranked.at(-1)?.lastResort).toBe(true);
+    }
+  });
+
   it('wants sealed joints where it is wet, and never a quick tap', () => {
     const { ranked, refused } = chooseMethod({ ...WIRE, moist: true, school: 'quick taps' });
     expect(ranked.map((one) => one.method).sort()).toEqual(['crimpSealed', 'solderShrink']);
@@ -155,6 +162,9 @@ describe('headroom', () => {
     expect(unsure.verdict).toBe('measure');
     expect(unsure.wayOut).toMatch(/clamp/);
     expect(headroom(small, { amps: 2, basis: 'measured' }, 4).verdict).toBe('ok');
+    const full = headroom(slot, originalLoad({ ratingA: 30 }), 0.5);
+    expect(full.verdict).toBe('measure');
+    expect(full.text).toMatch(/= 23 A: more than the 22.5 A/);
   });
 });
 
