@@ -3,16 +3,15 @@ export { DeviceInput, FEED_ROLES, FeedInput, needsOf } from './device';
 export type { DeviceView, FeedRole } from './device';
 export {
   CreateJobRequest,
-  FeedPlanInput,
   HarnessWireInput,
   JobVehicleInput,
   PHASES,
   STEERING_SIDES,
-  SizingInput,
   UpdateJobRequest,
   YEAR_RANGE,
 } from './job';
 export type { JobView, Phase, SteeringSide } from './job';
+export { FeedPlanInput, SizingInput } from './feedPlan';
 export type { ProblemDocument } from './problem';
 export { INSTRUMENTS, ReadingRequest, seenOf, toCoreReading } from './reading';
 export type { InstrumentName, ReadingView, SeenView } from './reading';

@@ -10,12 +10,8 @@ import {
   largestLoadA,
   longestRunM,
   openingTimes,
-  planSwitching,
-  ringFor,
   ridesThrough,
   sizeFeed,
-  sleeveFor,
-  wireTapFor,
   withstandS,
 } from './index';
 import { awgAreaMm2, feetToMetres } from '../units';
@@ -116,6 +112,90 @@ describe('coordination', () => {
     expect(far.ok).toBe(false);
     expect(far.problem).toMatch(/too little for a 10 A fuse/);
   });
+});
+
+describe('rules that always hold', () => {
+  const loads = fc.record({
+    currentA: fc.double({ min: 0.1, max: 9, noNaN: true }),
+    oneWayM: fc.double({ min: 0.2, max: 10, noNaN: true }),
+    returnPath: fc.constantFrom('body' as const, 'lead' as const),
+    dropLimitPercent: fc.constantFrom(1, 3, 10),
+    insulation: fc.constantFrom(...INSULATIONS_C),
+    ambientC: fc.constantFrom(20, 40, 55),
+    bundle: fc.constantFrom(1, 5, 12),
+    engineSpace: fc.boolean(),
+    spareA: fc.constantFrom(0, 2, 6),
+    inrush: fc.constantFrom(undefined, { peakA: 12, peakS: 0.05 }, { peakA: 25, peakS: 0.02 }),
+    slot: fc.record({
+      family: fc.constantFrom('standard' as const, 'mini' as const, 'micro2' as const),
+      ratingA: fc.constantFrom(10, 15, 20, 30),
+    }),
+  });
+
+  it('no fuse or conductor breaks any of its limits, in either system of sizes', () => {
+    fc.assert(
+      fc.property(loads, (given) => {
+        const load: FeedLoad = { ...LOAD, ...given };
+        const size = sizeFeed(load);
+        if (!size.ok) return;
+        expect(load.currentA).toBeLessThanOrEqual(0.75 * size.fuseA + 1e-9);
+        expect(size.fuseA).toBeLessThanOrEqual(Math.min(size.holderA, load.slot.ratingA));
+        if (load.inrush !== undefined) expect(ridesThrough(load.inrush, size.fuseA)).toBe(true);
+        for (const check of [size.conductors.awg, size.conductors.metric]) {
+          if (check === undefined) continue;
+          expect(check.carriesA).toBeGreaterThanOrEqual(size.fuseA);
+          expect(check.drop.percent).toBeLessThanOrEqual(load.dropLimitPercent);
+          expect(check.coordination.ok).toBe(true);
+        }
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  it('a longer run never gets a thinner wire, nor a larger load a smaller fuse', () => {
+    fc.assert(
+      fc.property(loads, fc.double({ min: 1, max: 3, noNaN: true }), (given, factor) => {
+        const load: FeedLoad = { ...LOAD, ...given };
+        const size = sizeFeed(load);
+        const longer = sizeFeed({ ...load, oneWayM: load.oneWayM * factor });
+        if (size.ok && longer.ok)
+          for (const system of ['awg', 'metric'] as const) {
+            const [near, far] = [size.conductors[system], longer.conductors[system]];
+            if (near !== undefined && far !== undefined)
+              expect(far.size.areaMm2).toBeGreaterThanOrEqual(near.size.areaMm2);
+          }
+        const larger = sizeFeed({ ...load, currentA: load.currentA * factor });
+        if (size.ok && larger.ok) expect(larger.fuseA).toBeGreaterThanOrEqual(size.fuseA);
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  // ABYC E-11, formula from memory: CM = 10.75·I·L/E, L there and back in feet.
+  it.each([
+    [10, 20, 3, 5972, 12],
+    [15, 20, 10, 2687, 14],
+  ])(
+    '%d A over %d ft at %d % wants %d circular mils, %d AWG',
+    (amps, circuitFt, percent, mils, awg) => {
+      const wanted = (10.75 * amps * circuitFt) / ((percent / 100) * 12);
+      expect(wanted).toBeCloseTo(mils, -1);
+      // A circular mil is the area of a circle of a thousandth of an inch.
+      const milsOf = (size: number): number => awgAreaMm2(size) / 5.067e-4;
+      expect(milsOf(awg)).toBeGreaterThan(wanted);
+      expect(milsOf(awg + 2)).toBeLessThan(wanted);
+      const size = sizeFeed({
+        ...LOAD,
+        currentA: 0.75 * amps,
+        spareA: 0.25 * amps,
+        oneWayM: feetToMetres(circuitFt / 2),
+        returnPath: 'lead',
+        dropLimitPercent: percent,
+        slot: { family: 'standard', ratingA: 20 },
+      });
+      expect(size).toMatchObject({ ok: true, awg });
+    },
+  );
 });
 
 describe('sizeFeed where it gets hard', () => {
@@ -249,74 +329,5 @@ describe('solved backwards', () => {
       slot: { family: 'standard', ratingA: 20 },
     });
     expect(size).toMatchObject({ ok: true, awg: 14, fuseA: 15 });
-  });
-});
-
-describe('relay and switch', () => {
-  // Terminal numbers: DIN 72552 / ISO 7588, from memory.
-  it('uses 30, 87, 85 and 86, with 87a for a load that is on while the trigger is off', () => {
-    const plan = planSwitching({ currentA: 12, switchA: 3, trigger: 'positive' });
-    expect(plan).toMatchObject({ ok: true, relay: true, triggerA: 0.15 });
-    const rows = plan.ok
-      ? Object.fromEntries(plan.relayTerminals.map((one) => [one.terminal, one.goesTo]))
-      : {};
-    expect(rows['87']).toBe('the load');
-    expect(rows['85']).toBe('ground');
-    const inverted = planSwitching({
-      currentA: 5,
-      switchA: 3,
-      trigger: 'negative',
-      inverted: true,
-    });
-    const turned = inverted.ok
-      ? Object.fromEntries(inverted.relayTerminals.map((one) => [one.terminal, one.goesTo]))
-      : {};
-    expect(turned['87a']).toBe('the load');
-    expect(turned['85']).toContain('ground when on');
-  });
-
-  it('does without a relay when the switch carries the load, and gives a lit switch its third terminal', () => {
-    const plan = planSwitching({ currentA: 2, switchA: 10, trigger: 'positive', litSwitch: true });
-    expect(plan).toMatchObject({ ok: true, relay: false });
-    expect(plan.ok && plan.switchTerminals[2]?.goesTo).toMatch(/ground/);
-  });
-
-  it('refuses what no relay carries, and a trigger that can’t drive a coil', () => {
-    expect(planSwitching({ currentA: 60, switchA: 3, trigger: 'positive' }).ok).toBe(false);
-    expect(planSwitching({ currentA: 10, switchA: 0.05, trigger: 'positive' })).toMatchObject({
-      ok: false,
-      wayOut: expect.stringContaining('transistor'),
-    });
-  });
-});
-
-describe('terminals', () => {
-  // Sleeve colours: DIN 46237 and common practice, from memory.
-  it.each([
-    [[0.5], 'red'],
-    [[1.5], 'red'],
-    [[2.5], 'blue'],
-    [[4], 'yellow'],
-    [[6], 'yellow'],
-    [[0.75, 0.75], 'red'],
-    [[1, 1], 'blue'],
-    [[1.5, 1.5, 1], 'yellow'],
-  ])('%p mm² go into a %s sleeve: areas add', (areas, colour) => {
-    const choice = sleeveFor(areas);
-    expect(choice.ok && choice.sleeve.colour).toBe(colour);
-  });
-
-  it('sends what is too thick to a stud, and says what goes on first', () => {
-    expect(sleeveFor([4, 4])).toMatchObject({ ok: false, wayOut: expect.stringContaining('stud') });
-    const moist = sleeveFor([1], true);
-    expect(moist.ok && moist.first.join()).toMatch(/adhesive/);
-  });
-
-  it('gives the ring of the bolt, and a wire tap that grips both wires', () => {
-    expect(ringFor(6).name).toBe('M6 (1/4 in)');
-    expect(ringFor(6.35).name).toContain('M8');
-    expect(() => ringFor(40)).toThrow(/boltMm/);
-    expect(wireTapFor(0.75, 0.5)).toMatchObject({ ok: true, colour: 'red' });
-    expect(wireTapFor(4, 0.5)).toMatchObject({ ok: false });
   });
 });
