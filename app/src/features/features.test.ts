@@ -5,7 +5,7 @@ import { countingRows, mergeReadings } from './find/jobReadings';
 import { parseVolts, readingRequest } from './find/readingRequest';
 import { EMPTY_DRAFT, jobRequest, problemAt, withModel } from './job/newJob';
 import { furthest, isDone, knotsOf, nextActionOf } from './job/phases';
-import { withFeedPlan } from './job/withFeedPlan';
+import { movedTo, withFeedPlan } from './job/withFeedPlan';
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import { fieldProblem } from './size/fieldProblem';
 import { feedSizeOf } from './size/feedSize';
@@ -175,6 +175,33 @@ describe('a new job', () => {
     const problems = result.ok ? [] : result.problems;
     expect(problemAt(problems, 'vehicle.modelId')).toBeDefined();
     expect(problemAt(problems, 'vehicle.year')).toMatch(/year/);
+  });
+});
+
+describe('a plan moved to another slot', () => {
+  const plan = {
+    feedId: 'a',
+    slotId: 'F1',
+    oneWayM: 3,
+    sizing: { spareA: 2 },
+    reason: 'nothing else',
+    measuredA: 2,
+    proofs: ['live' as const],
+  };
+  it('keeps lengths and wishes, and drops what was said of the old slot', () => {
+    expect(movedTo(plan, { feedId: 'a', slotId: 'F2' })).toEqual({
+      feedId: 'a',
+      slotId: 'F2',
+      oneWayM: 3,
+      sizing: { spareA: 2 },
+    });
+  });
+  it('keeps everything while the slot stays, and begins with the slot alone', () => {
+    expect(movedTo(plan, { feedId: 'a', slotId: 'F1' })).toBe(plan);
+    expect(movedTo(undefined, { feedId: 'a', slotId: 'F1' })).toEqual({
+      feedId: 'a',
+      slotId: 'F1',
+    });
   });
 });
 

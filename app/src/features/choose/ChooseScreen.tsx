@@ -16,7 +16,7 @@ import { useFind } from '../find/useFind';
 import { slotFeeds, tappedFeeds } from '../job/tappedFeeds';
 import type { JobContext } from '../job/useJob';
 import { useJobChange } from '../job/useJobChange';
-import { withFeedPlan } from '../job/withFeedPlan';
+import { movedTo, withFeedPlan } from '../job/withFeedPlan';
 import { FeedCard } from './FeedCard';
 import { SetComparison } from './SetComparison';
 import { useSets } from './useSets';
@@ -89,11 +89,13 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
   );
 }
 
-/** The plan with a set taken; a feed that keeps its slot keeps all that was planned for it. */
+/** The plan with a set taken. */
 function planFor(set: RankedSet, plan: readonly FeedPlanInput[]): FeedPlanInput[] {
-  return Object.entries(set.slots).map(
-    ([feedId, slotId]) =>
-      plan.find((one) => one.feedId === feedId && one.slotId === slotId) ?? { feedId, slotId },
+  return Object.entries(set.slots).map(([feedId, slotId]) =>
+    movedTo(
+      plan.find((one) => one.feedId === feedId),
+      { feedId, slotId },
+    ),
   );
 }
 

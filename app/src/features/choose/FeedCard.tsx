@@ -15,6 +15,7 @@ import { Words } from '../../ui/Words';
 import type { Finding } from '../find/useFind';
 import type { SlotFeed } from '../job/tappedFeeds';
 import { tappedFeeds } from '../job/tappedFeeds';
+import { movedTo } from '../job/withFeedPlan';
 import { fieldProblem } from '../size/fieldProblem';
 import type { JobContext } from '../job/useJob';
 import { CandidateList } from './CandidateList';
@@ -60,7 +61,7 @@ export function FeedCard(props: FeedCardProps) {
         verdicts={props.verdicts}
         slots={slots}
         chosenId={tapped?.slot.id}
-        onChoose={(slotId) => props.onChoose({ feedId: feed.id, slotId })}
+        onChoose={(slotId) => props.onChoose(movedTo(tapped?.plan, { feedId: feed.id, slotId }))}
       />
       {tapped !== undefined && chosen?.wantsReason !== undefined && (
         <Reason

@@ -10,3 +10,14 @@ export function withFeedPlan(
     entry,
   ];
 }
+
+/** A feed's plan moved to another slot: lengths and wishes stay, what was said of the old slot goes. */
+export function movedTo(
+  plan: FeedPlanInput | undefined,
+  to: { readonly feedId: string; readonly slotId: string },
+): FeedPlanInput {
+  if (plan?.slotId === to.slotId) return plan;
+  if (plan === undefined) return { ...to };
+  const { reason: _reason, measuredA: _measured, proofs: _proofs, method: _method, ...kept } = plan;
+  return { ...kept, ...to };
+}
