@@ -135,11 +135,10 @@ export function likelihoods(reading: Pick<Reading, 'value' | 'state' | 'clip'>):
     case 'led':
       return LEVELS.map((level) => glowChance(GLOW_LED[level], value.glow));
     case 'volts': {
-      const volts = fromConstant
-        ? batteryVolts(state)[0] - Math.abs(value.volts)
-        : Math.abs(value.volts);
+      const battery = batteryVolts(state);
+      const volts = fromConstant ? battery[0] - Math.abs(value.volts) : Math.abs(value.volts);
       return LEVELS.map(
-        (level) => (1 - JUMPS[level]) * voltDensity(level, volts, { state, fromConstant }),
+        (level) => (1 - JUMPS[level]) * voltDensity(level, volts, { battery, fromConstant }),
       );
     }
     case 'pulsing':
@@ -163,21 +162,19 @@ function glowChance(row: GlowRow, glow: Glow): number {
   return (1 - SLIP) * row[GLOW_COLUMN[glow]] + SLIP / 4;
 }
 
-function voltDensity(
-  level: Level,
-  volts: number,
-  under: { readonly state: VehicleState; readonly fromConstant: boolean },
-): number {
+/** What a voltage is judged under: the battery's mean and spread there, V, and where the meter is clipped. */
+interface Under {
+  readonly battery: readonly [mean: number, sigma: number];
+  readonly fromConstant: boolean;
+}
+
+function voltDensity(level: Level, volts: number, under: Under): number {
   const slip = SLIP / SLIP_SPAN_V;
   return (1 - SLIP) * cleanDensity(level, volts, under) + slip;
 }
 
-function cleanDensity(
-  level: Level,
-  volts: number,
-  under: { readonly state: VehicleState; readonly fromConstant: boolean },
-): number {
-  const [battery, sigma] = batteryVolts(under.state);
+function cleanDensity(level: Level, volts: number, under: Under): number {
+  const [battery, sigma] = under.battery;
   switch (level) {
     case 'battery':
       return normal(volts - battery, sigma);

@@ -90,9 +90,11 @@ export function coordinate(lead: ProtectedLead): Coordination {
 
 function firstCrossing(lead: ProtectedLead, faultA: number): number | undefined {
   const stands = withstandOf(lead);
-  return currentsBetween((CERTAIN_PERCENT / 100) * lead.fuseA, faultA).find(
-    (currentA) => openingTimes(currentA, lead.fuseA).slowestS > stands(currentA),
-  );
+  return currentsBetween((CERTAIN_PERCENT / 100) * lead.fuseA, faultA).find((currentA) => {
+    const standsS = stands(currentA);
+    // What the conductor loses to the air hurts it never, however slow the fuse.
+    return standsS !== Infinity && openingTimes(currentA, lead.fuseA).slowestS > standsS;
+  });
 }
 
 /** Currents from one to another in even steps of their logarithm, both ends included; empty when upside down. */
