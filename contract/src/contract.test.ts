@@ -199,7 +199,6 @@ describe('plans and settings', () => {
       ...plan,
       reason: 'nothing else in reach',
       measuredA: 3.2,
-      method: 'fuseTap',
       sizing: { systemV: 13.8, dropLimitPercent: 5, insulation: 80, ambientC: 45, bundle: 4 },
     };
     expect(validate(UpdateJobRequest, { version: 1, plan: [whole] }).ok).toBe(true);
@@ -207,7 +206,7 @@ describe('plans and settings', () => {
 
   it.each([
     ['plan.0.measuredA', { measuredA: -1 }],
-    ['plan.0.method', { method: 'twist' }],
+    ['plan.0.ground', { ground: 'paint' }],
     ['plan.0.reason', { reason: '' }],
     ['plan.0.sizing.ambientC', { sizing: { ambientC: 300 } }],
     ['plan.0.sizing.insulation', { sizing: { insulation: 70 } }],

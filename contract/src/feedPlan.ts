@@ -1,5 +1,3 @@
-import { JOIN_METHODS } from '@lucky-thread/core/choose';
-import type { JoinMethod } from '@lucky-thread/core/choose';
 import { PROOF_KINDS } from '@lucky-thread/core/prove';
 import type { ProofKind } from '@lucky-thread/core/prove';
 import { INSULATIONS_C } from '@lucky-thread/core/size';
@@ -115,11 +113,6 @@ export class FeedPlanInput {
   @IsOptional()
   @IsIn(['stud', 'harness', 'body'])
   ground?: 'stud' | 'harness' | 'body';
-
-  /** How the lead is joined. */
-  @IsOptional()
-  @IsIn(JOIN_METHODS)
-  method?: JoinMethod;
 
   /** What it is sized for where that differs from the shop's own way. */
   @IsOptional()

@@ -73,15 +73,6 @@ const WORTH = {
 } as const;
 /** Below this a slot is not worth showing. */
 const SHOWN = 0.15;
-/** A number for the sizing where the ranking does not depend on it: the fuse is chosen before the conductor. */
-const ANY_LEAD = {
-  oneWayM: 1,
-  returnPath: 'body',
-  systemV: 12,
-  dropLimitPercent: 3,
-  insulation: 105,
-} as const;
-
 /** Slots that could serve a feed, best first, and those that must not, with reasons. Deterministic: ties by position. */
 export function rankCandidates(input: RankInput): Ranking {
   const candidates: Candidate[] = [];
@@ -116,7 +107,6 @@ function weigh(slot: Slot, label: LabelReading, input: RankInput): Candidate | U
   if (room.verdict === 'refused')
     return { slotId: slot.id, constraint: room.text, wayOut: room.wayOut ?? '' };
   const fuse = chooseFuse({
-    ...ANY_LEAD,
     currentA: input.currentA,
     inrush: input.inrush,
     slot: { family, ratingA, holderA: fit.holder.addedMaxA },

@@ -3,6 +3,9 @@ import type { FeedLoad, Refusal } from './feedLoad';
 import { CONTINUOUS_SHARE, amps, refuse } from './feedLoad';
 import { openingTimes, ridesThrough } from './openingTime';
 
+/** What of a load the fuse depends on: not the lead. */
+export type FuseLoad = Pick<FeedLoad, 'currentA' | 'inrush' | 'slot' | 'stock'>;
+
 /** A fuse rating, or why none fits. */
 export type FuseChoice =
   { readonly ok: true; readonly fuseA: number; readonly holderA: number } | Refusal;
@@ -14,7 +17,7 @@ const FROM_BATTERY =
  * The smallest rating made in the family, and at hand, that carries the load at 75 % of itself and rides through the
  * inrush; it may exceed neither the added side of the holder nor the slot's own rating.
  */
-export function chooseFuse(load: FeedLoad): FuseChoice {
+export function chooseFuse(load: FuseLoad): FuseChoice {
   const facts = FUSE_FAMILY_FACTS[load.slot.family];
   const holderA = load.slot.holderA ?? facts.tap?.addedMaxA;
   if (holderA === undefined)
@@ -60,7 +63,7 @@ export function chooseFuse(load: FeedLoad): FuseChoice {
   return { ok: true, fuseA: atHand, holderA };
 }
 
-function inrushTexts(load: FeedLoad, largestA: number): [string, string] {
+function inrushTexts(load: FuseLoad, largestA: number): [string, string] {
   const inrush = load.inrush ?? { peakA: 0, peakS: 0 };
   const { fastestS } = openingTimes(inrush.peakA, largestA);
   return [

@@ -1,6 +1,7 @@
 export { longestRunM, largestLoadA } from './backwards';
 export type { Limit } from './backwards';
 export { chooseFuse } from './chooseFuse';
+export type { FuseLoad } from './chooseFuse';
 export { basisOf, checkConductor, leadOf } from './chooseConductor';
 export type { ConductorCheck } from './chooseConductor';
 export {

@@ -42,6 +42,7 @@ export const SIZING_RANGES = {
   alternatorA: range(5, 300, 'A', 'the alternator’s spare current'),
   coilA: range(0.01, 2, 'A', 'the coil current'),
   switchA: range(0.01, 100, 'A', 'the rating of the switch'),
+  clearanceMm: range(1, 200, 'mm', 'the room above the slot'),
   boltMm: range(3, 16, 'mm', 'the bolt'),
 } as const satisfies Record<string, NumberRange>;
 

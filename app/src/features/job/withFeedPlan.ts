@@ -18,6 +18,6 @@ export function movedTo(
 ): FeedPlanInput {
   if (plan?.slotId === to.slotId) return plan;
   if (plan === undefined) return { ...to };
-  const { reason: _reason, measuredA: _measured, proofs: _proofs, method: _method, ...kept } = plan;
+  const { reason: _reason, measuredA: _measured, proofs: _proofs, ...kept } = plan;
   return { ...kept, ...to };
 }

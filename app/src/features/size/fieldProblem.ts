@@ -10,6 +10,7 @@ const QUANTITY_OF: Partial<Record<SizingField, Quantity>> = {
   ambientC: 'temperature',
   temperatureC: 'temperature',
   boltMm: 'smallLength',
+  clearanceMm: 'smallLength',
 };
 
 /** What is wrong with a number, in the user's units; undefined when it is right or not given. */

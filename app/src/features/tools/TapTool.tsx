@@ -21,6 +21,7 @@ const DEFAULTS = {
   originalA: -1,
   currentA: 2,
   clearance: 'clear',
+  clearanceMm: 0,
   first: 'yes',
   second: 'no',
 };
@@ -37,7 +38,11 @@ export function TapTool() {
   const measuredA = inputs.originalA === -1 ? undefined : inputs.originalA;
   const family = FUSE_FAMILIES.find((one): one is FuseFamily => one === inputs.family) ?? 'mini';
   const clearance = CLEARANCES.find(([value]) => value === inputs.clearance)?.[0] ?? 'clear';
-  const good = allGood({ slotA, currentA, originalA: measuredA }, ['originalA']);
+  const clearanceMm = inputs.clearanceMm === 0 ? undefined : inputs.clearanceMm;
+  const good = allGood({ slotA, currentA, originalA: measuredA, clearanceMm }, [
+    'originalA',
+    'clearanceMm',
+  ]);
   return (
     <ToolPage tool="tap">
       <ToolChoice
@@ -75,10 +80,26 @@ export function TapTool() {
         value={clearance}
         onChange={(value) => set({ clearance: value })}
       />
+      <ToolNumber
+        label="Measured up to the cover"
+        field="clearanceMm"
+        of="smallLength"
+        value={clearanceMm}
+        optional
+        hint="Goes before the words above"
+        onValue={(value) => set({ clearanceMm: value ?? 0 })}
+      />
       <Card testID="answer">
         {good ? (
           <Answer
-            given={{ family, clearance, slotA: slotA ?? 0, currentA: currentA ?? 0, measuredA }}
+            given={{
+              family,
+              clearance,
+              slotA: slotA ?? 0,
+              currentA: currentA ?? 0,
+              measuredA,
+              clearanceMm,
+            }}
           />
         ) : (
           <Words soft>Mend the marked numbers first.</Words>
@@ -135,10 +156,15 @@ function Answer(props: {
     readonly slotA: number;
     readonly currentA: number;
     readonly measuredA: number | undefined;
+    readonly clearanceMm: number | undefined;
   };
 }) {
-  const { family, clearance, slotA, currentA, measuredA } = props.given;
-  const holder = holderFor({ slot: { family, clearance, ratingA: slotA }, addedA: currentA });
+  const { family, clearance, slotA, currentA, measuredA, clearanceMm } = props.given;
+  const holder = holderFor({
+    slot: { family, clearance, ratingA: slotA },
+    addedA: currentA,
+    clearanceMm,
+  });
   const original = originalLoad({ ratingA: slotA, measuredA });
   const room = headroom({ family, ratingA: slotA }, original, currentA);
   const wrong = tapCurrents(original.amps, currentA, false);
