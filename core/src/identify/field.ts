@@ -91,18 +91,15 @@ export function welcomeOf(verdict: Verdict, field: Field): number {
   return byLegend * (1 - Math.min(1, verdict.posterior.critical));
 }
 
-/** The most welcome source that fills a need, of those not taken; undefined when there is none. */
-export function bestFill(
-  meeting: Meeting,
-  field: Field,
-  taken: ReadonlySet<string>,
-): Verdict | undefined {
+/** The sources that fill a need, most welcome first. */
+export function fillsFor(meeting: Meeting, field: Field): readonly Verdict[] {
   return field.candidates
-    .filter(({ sourceId }) => !taken.has(sourceId) && maySupply(meeting, sourceId))
+    .filter(({ sourceId }) => maySupply(meeting, sourceId))
     .filter((verdict) => fills(meeting, verdict, field.until))
     .filter((verdict) => verdict.posterior.critical <= TOO_RISKY)
     .map((verdict) => ({ verdict, worth: worthOf(meeting, verdict, field) }))
-    .sort((left, right) => right.worth - left.worth)[0]?.verdict;
+    .sort((left, right) => right.worth - left.worth)
+    .map(({ verdict }) => verdict);
 }
 
 /** Needs with the fewest sources in sight first: what serves them is not given to a need that has the choice. */

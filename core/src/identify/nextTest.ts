@@ -1,10 +1,9 @@
 import type { StitchPlace, VehicleState } from '../vehicle';
 import { PLACE_WORDS, placeOf } from '../vehicle';
 import type { Field } from './field';
-import { bestFill, byScarcity } from './field';
+import { allot } from './allot';
 import type { Pursuit } from './pursuit';
 import { visitState } from './doubt';
-import { pursuitsFor } from './pursuit';
 import { WORK_SECONDS, changeSeconds } from './workCosts';
 
 /** One visit to a vehicle state and the probes worth making in it. */
@@ -62,7 +61,7 @@ export interface Plan {
  * followed source that needs it is read there. Cranking and sleep come last by what they cost.
  */
 export function nextTest(input: PlanInput): Plan {
-  const { filled, leaders } = fillAndFollow(input);
+  const { filled, leaders } = allot(input, input);
   const pursued = new Map(leaders.map((one) => [one.meeting.need.id, one.verdict.sourceId]));
   const open = input.needs.filter((meeting) => !filled.has(meeting.need.id));
   if (open.length === 0)
@@ -87,42 +86,6 @@ export function nextTest(input: PlanInput): Plan {
       instruction: 'No slot left that could serve. Try another panel or a wire in the harness.',
     },
   };
-}
-
-/** A source this likely to be safety-critical serves only when nothing better is left to follow. */
-const WARY = 0.1;
-/** Something better promises at least this much. */
-const PROMISING = 0.03;
-
-/**
- * A source for every need that has one, and one to follow up for the others; no source twice. The need with the fewest
- * sources in sight chooses first.
- */
-function fillAndFollow(input: PlanInput): {
-  readonly filled: ReadonlyMap<string, string>;
-  readonly leaders: readonly Pursuit[];
-} {
-  const filled = new Map<string, string>();
-  const leaders: Pursuit[] = [];
-  const taken = new Set<string>();
-  for (const meeting of byScarcity(input)) {
-    const fill = bestFill(meeting, input, taken);
-    const isWary = fill !== undefined && fill.posterior.critical > WARY;
-    const leader =
-      fill !== undefined && !isWary
-        ? undefined
-        : pursuitsFor(meeting, input, { state: input.state, taken }).find(
-            (one) => !isWary || (one.danger < WARY && one.worth >= PROMISING),
-          );
-    if (leader !== undefined) {
-      leaders.push(leader);
-      taken.add(leader.verdict.sourceId);
-    } else if (fill !== undefined) {
-      filled.set(meeting.need.id, fill.sourceId);
-      taken.add(fill.sourceId);
-    }
-  }
-  return { filled, leaders };
 }
 
 function bestVisit(

@@ -28,7 +28,9 @@ export interface Check {
 export interface Pursuit {
   readonly meeting: Meeting;
   readonly verdict: Verdict;
-  /** Chance that it serves, weighed by how welcome it is. */
+  /** Chance that it serves. */
+  readonly chance: number;
+  /** The same, weighed by how welcome it is. */
   readonly worth: number;
   readonly checks: readonly Check[];
   /** Expected seconds until it is settled, given up at the first reading that speaks against it. */
@@ -38,7 +40,7 @@ export interface Pursuit {
 }
 
 /** Only so many of the most promising sources per need are worked out. */
-const LONG_LIST = 8;
+const LONG_LIST = 10;
 /** Waiting for sleep or a shed load is no work, and one wait serves every source, s. */
 const WAIT_SECONDS = 8;
 /** A disputed state is read again until so many readings are there. */
@@ -50,21 +52,26 @@ const NAMING_GAIN = 0.05;
 export function pursuitsFor(
   meeting: Meeting,
   field: Field,
-  given: { readonly state: VehicleState; readonly taken: ReadonlySet<string> },
+  at: { readonly state: VehicleState; readonly cannot: readonly StitchPlace[] },
 ): Pursuit[] {
   const hopeful = field.candidates
-    .filter(({ sourceId }) => !given.taken.has(sourceId) && maySupply(meeting, sourceId))
+    .filter(({ sourceId }) => maySupply(meeting, sourceId))
     .map((verdict) => ({ verdict, chance: meetsProbability(meeting, verdict.posterior) }))
     .filter(({ chance }) => chance >= HOPELESS)
-    .map(({ verdict, chance }) => ({ verdict, worth: chance * welcomeOf(verdict, field) }))
+    .map(({ verdict, chance }) => ({
+      verdict,
+      chance,
+      worth: chance * welcomeOf(verdict, field),
+    }))
     .sort((left, right) => right.worth - left.worth)
     .slice(0, LONG_LIST);
   return hopeful
-    .map(({ verdict, worth }) => ({
+    .map(({ verdict, chance, worth }) => ({
       meeting,
       verdict,
+      chance,
       worth,
-      ...checksFor(meeting, verdict, { state: given.state, until: field.until }),
+      ...checksFor(meeting, verdict, { ...at, until: field.until }),
     }))
     .filter((pursuit) => pursuit.checks.length > 0 && pursuit.danger <= TOO_RISKY)
     .sort((left, right) => right.worth / right.seconds - left.worth / left.seconds);
@@ -77,7 +84,11 @@ export function pursuitsFor(
 function checksFor(
   meeting: Meeting,
   verdict: Verdict,
-  given: { readonly state: VehicleState; readonly until: Field['until'] },
+  given: {
+    readonly state: VehicleState;
+    readonly cannot: readonly StitchPlace[];
+    readonly until: Field['until'];
+  },
 ): Pick<Pursuit, 'checks' | 'seconds' | 'danger'> {
   const confirming = confirmationOf(meeting, verdict, given.state);
   if (confirming !== undefined) return confirming;
