@@ -1,14 +1,12 @@
 import type { StitchPlace, VehicleState } from '../vehicle';
 import { stateAt } from '../vehicle';
-import { SURE } from './field';
+import { SURE, SURE_BY_READINGS } from './field';
 import { LEVELS } from './levels';
 import type { Meeting } from './needs';
 import { HYPOTHESES, UNKNOWN_LEVELS, isLive } from './signatures';
 import type { Verdict } from './verdict';
 import { VISIT_ORDER } from './workCosts';
 
-/** Readings alone have settled it when this much doubt is left. */
-const DOUBT_BY_READINGS = 0.08;
 /** A place tells something only where sources that serve agree this far. */
 const AGREED = 0.7;
 /** How many times worse a safety-critical circuit is than a plain failure. */
@@ -80,7 +78,7 @@ export function isOpen(doubt: Doubt): boolean {
   const [believed, byReadings] = [sum(doubt.believed), sum(doubt.byReadings)];
   return (
     believed > (1 - SURE) * (believed + doubt.serving.believed) ||
-    byReadings > DOUBT_BY_READINGS * (byReadings + doubt.serving.byReadings)
+    byReadings > (1 - SURE_BY_READINGS) * (byReadings + doubt.serving.byReadings)
   );
 }
 

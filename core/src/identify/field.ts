@@ -1,3 +1,5 @@
+import type { StitchPlace } from '../vehicle';
+import { placeOf } from '../vehicle';
 import type { SafetyClass } from './lexicon';
 import type { Meeting, Need } from './needs';
 import { meetingOf, meetsByReadings, meetsProbability } from './needs';
@@ -9,7 +11,7 @@ import type { Verdict } from './verdict';
 /** From here up a source counts as meeting a need. */
 export const SURE = 0.97;
 /** And from here up by its readings alone: no legend makes up for a state that nobody has seen. */
-const SURE_BY_READINGS = 0.9;
+export const SURE_BY_READINGS = 0.86;
 /** A source this likely to be safety-critical never serves: rather no source than an even bet. */
 export const TOO_RISKY = 0.42;
 /** Below this a source isn't worth planning for. */
@@ -70,8 +72,15 @@ export function fills(need: Need | Meeting, verdict: Verdict, until: Until = 'ro
   if (until === 'function' && verdict.status !== 'resolved') return false;
   return (
     meetsProbability(meeting, verdict.posterior) >= SURE &&
-    (verdict.confirmsLog || meetsByReadings(meeting, verdict.posterior) >= SURE_BY_READINGS)
+    (verdict.confirmsLog ||
+      (meetsByReadings(meeting, verdict.posterior) >= SURE_BY_READINGS &&
+        meeting.mustSee.every((place) => isRead(place, verdict))))
   );
+}
+
+/** Whether a source was read at a place. */
+export function isRead(place: StitchPlace, verdict: Verdict): boolean {
+  return verdict.posterior.evidence.some((one) => placeOf(one.state) === place);
 }
 
 /** Whether a source may serve a need at all, by what the caller knows of it. */

@@ -64,10 +64,31 @@ function roleRequirements(need: Need): Requirement[] {
   }
 }
 
+/**
+ * Places where a source must have been read before it serves a need, whatever its other readings make likely: the
+ * ones in which people take a look-alike for it. A constant that is live asleep needs no look at key off.
+ */
+export function mustSeeOf(need: Need): readonly StitchPlace[] {
+  const places: StitchPlace[] = [MUST_SEE[need.role]];
+  if (need.role === 'switched' && need.mayStayLiveAwake === true) places[0] = 'asleep';
+  if (need.role === 'switched' && need.holdsCranking === true) places.push('crank');
+  if (need.liveInAcc === true) places.push('acc');
+  if (need.dropsWithoutDoor === true) places.push('justOff');
+  return places;
+}
+
+const MUST_SEE: Record<NeedRole, StitchPlace> = {
+  constant: 'asleep',
+  switched: 'off',
+  illumination: 'lamps',
+};
+
 /** Whether a source meets a need, hypothesis by hypothesis; prepared once per need. */
 export interface Meeting {
   readonly need: Need;
   readonly requirements: readonly Requirement[];
+  /** See `mustSeeOf`. */
+  readonly mustSee: readonly StitchPlace[];
   /** By entry of `HYPOTHESES`. */
   readonly meets: readonly boolean[];
 }
@@ -78,7 +99,7 @@ export function meetingOf(need: Need): Meeting {
   const meets = HYPOTHESES.map((hypothesis) =>
     requirements.every(({ state, want }) => isLive(hypothesis, state) === (want === 'live')),
   );
-  return { need, requirements, meets };
+  return { need, requirements, mustSee: mustSeeOf(need), meets };
 }
 
 /**

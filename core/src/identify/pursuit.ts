@@ -11,7 +11,7 @@ import {
 } from './doubt';
 import type { Doubt } from './doubt';
 import type { Field } from './field';
-import { HOPELESS, TOO_RISKY, maySupply, welcomeOf } from './field';
+import { HOPELESS, TOO_RISKY, isRead, maySupply, welcomeOf } from './field';
 import type { Meeting } from './needs';
 import { meetsProbability } from './needs';
 import type { Verdict } from './verdict';
@@ -143,22 +143,26 @@ function settlingChecks(
   const doubt = doubtOf(meeting, verdict);
   const left = new Set(from.left);
   const steps: Step[] = [];
+  const unseen = new Set(meeting.mustSee.filter((place) => !isRead(place, verdict)));
   let { state } = from;
-  while (isOpen(doubt)) {
-    const best = bestCheck(meeting, { verdict, doubt, left, state });
+  while (isOpen(doubt) || unseen.size > 0) {
+    const places = isOpen(doubt) ? left : unseen;
+    const best = bestCheck(meeting, { verdict, doubt, places, state });
     if (best === undefined) break;
+    unseen.delete(best.place);
     steps.push(best);
     left.delete(best.place);
     state = visitState(best.place, state);
     remove(doubt, best.place, best.expectLive);
   }
-  return { steps, settles: !isOpen(doubt) };
+  return { steps, settles: !isOpen(doubt) && unseen.size === 0 };
 }
 
 /** Leaves out the checks that later ones make needless; the last ones, cranking and sleep, often settle most. */
 function withoutNeedless(meeting: Meeting, verdict: Verdict, steps: readonly Step[]): Step[] {
   let kept = [...steps];
   for (const step of [...steps].reverse()) {
+    if (meeting.mustSee.includes(step.place)) continue;
     const without = kept.filter((one) => one !== step);
     const doubt = doubtOf(meeting, verdict);
     for (const one of without) remove(doubt, one.place, one.expectLive);
@@ -224,18 +228,18 @@ function bestCheck(
   at: {
     readonly verdict: Verdict;
     readonly doubt: Doubt;
-    readonly left: ReadonlySet<StitchPlace>;
+    readonly places: ReadonlySet<StitchPlace>;
     readonly state: VehicleState;
   },
 ): { place: StitchPlace; gain: number; expectLive: boolean } | undefined {
   let best: { place: StitchPlace; gain: number; expectLive: boolean } | undefined;
   let bestRate = 0;
-  for (const place of at.left) {
+  for (const place of at.places) {
     const expectLive = expectation(meeting, at.verdict, place);
     if (expectLive === undefined) continue;
-    const gain = doubtTaken(at.doubt, place, expectLive);
+    const gain = Math.max(MIN_GAIN, doubtTaken(at.doubt, place, expectLive));
     const rate = gain / (changeSeconds(at.state, visitState(place, at.state)) + WORK_SECONDS.probe);
-    if (gain > MIN_GAIN && rate > bestRate) {
+    if (rate > bestRate) {
       best = { place, gain, expectLive };
       bestRate = rate;
     }
