@@ -134,6 +134,46 @@ export function remove(doubt: Doubt, place: StitchPlace, expectLive: boolean): n
   return Math.min(1, failing);
 }
 
+/**
+ * The chance that a source comes out as its checks hope at all places of a set, for every set of places (bit masks
+ * over `places`). Places without a check, or where nothing in particular is hoped for, pass.
+ */
+export function passingChances(
+  source: {
+    readonly verdict: Verdict;
+    readonly checks: readonly { readonly place: StitchPlace; readonly expectLive?: boolean }[];
+  },
+  places: readonly StitchPlace[],
+): Float64Array {
+  const hopes = places.map(
+    (place) => source.checks.find((check) => check.place === place)?.expectLive,
+  );
+  const { hypotheses, functions } = source.verdict.posterior;
+  const passing = new Float64Array(1 << places.length);
+  hypotheses.forEach((weight, index) => {
+    if (weight < TRACE_WEIGHT) return;
+    let failsAt = 0;
+    places.forEach((place, bit) => {
+      const hope = hopes[bit];
+      if (hope !== undefined && LIVE_AT.get(place)?.[index] !== hope) failsAt |= 1 << bit;
+    });
+    for (let set = 0; set < passing.length; set += 1)
+      if ((set & failsAt) === 0) passing[set] = (passing[set] ?? 0) + weight;
+  });
+  for (let set = 0; set < passing.length; set += 1) {
+    let none = functions.none;
+    hopes.forEach((hope, bit) => {
+      if (hope !== undefined && (set >> bit) % 2 === 1)
+        none *= hope ? UNKNOWN_LIVE : 1 - UNKNOWN_LIVE;
+    });
+    passing[set] = (passing[set] ?? 0) + none;
+  }
+  return passing;
+}
+
+/** Hypotheses below this change no order of visits. */
+const TRACE_WEIGHT = 1e-4;
+
 function sum(weights: readonly number[]): number {
   return weights.reduce((total, weight) => total + weight, 0);
 }

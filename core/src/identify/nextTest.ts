@@ -4,6 +4,7 @@ import type { Field } from './field';
 import { allot } from './allot';
 import type { Pursuit } from './pursuit';
 import { visitState } from './doubt';
+import { nextVisit } from './visitOrder';
 import { WORK_SECONDS, changeSeconds } from './workCosts';
 
 /** One visit to a vehicle state and the probes worth making in it. */
@@ -93,32 +94,18 @@ function bestVisit(
   input: PlanInput,
   allowed: (place: StitchPlace) => boolean,
 ): Visit | undefined {
-  const gains = new Map<StitchPlace, Map<string, number>>();
-  for (const { checks, verdict } of leaders)
-    for (const { place, gain } of checks) {
-      if (!allowed(place)) continue;
-      const own = gains.get(place) ?? new Map<string, number>();
-      own.set(verdict.sourceId, gain);
-      gains.set(place, own);
-    }
-  const here = placeOf(input.state);
-  let best: Visit | undefined;
-  let bestRate = 0;
-  for (const [place, bySource] of gains) {
-    const state = visitState(place, input.state);
-    const stays = here === place;
-    const change = stays ? 0 : changeSeconds(input.state, state);
-    const seconds = change + bySource.size * WORK_SECONDS.probe;
-    // Leaving work behind means coming back for it.
-    const comeBack = stays || !gains.has(here) ? 0 : changeSeconds(state, input.state);
-    const gain = [...bySource.values()].reduce((sum, one) => sum + one, 0);
-    const rate = gain / (seconds + comeBack);
-    if (rate <= bestRate) continue;
-    bestRate = rate;
-    const sourceIds = [...bySource].sort((left, right) => right[1] - left[1]).map(([id]) => id);
-    best = { place, state: stays ? input.state : state, sourceIds, seconds };
-  }
-  return best;
+  const next = nextVisit(leaders, { state: input.state, allowed });
+  if (next === undefined) return undefined;
+  const { place } = next;
+  const stays = placeOf(input.state) === place;
+  const state = stays ? input.state : visitState(place, input.state);
+  const gainOf = (one: Pursuit): number =>
+    one.checks.find((check) => check.place === place)?.gain ?? 0;
+  const sourceIds = [...next.pursuits]
+    .sort((left, right) => gainOf(right) - gainOf(left))
+    .map((one) => one.verdict.sourceId);
+  const seconds = changeSeconds(input.state, state) + sourceIds.length * WORK_SECONDS.probe;
+  return { place, state, sourceIds, seconds };
 }
 
 function asAction(visit: Visit, input: PlanInput): NextAction {

@@ -22,6 +22,8 @@ export interface Check {
   readonly place: StitchPlace;
   /** Share of the doubt that the expected reading takes away, 0 to 1. */
   readonly gain: number;
+  /** The outcome that speaks for the source; left out where none does in particular. */
+  readonly expectLive?: boolean;
 }
 
 /** A source followed up for a need: what is left to read, and what that costs. */
@@ -127,9 +129,7 @@ function isRuledOut(index: number, steps: readonly Step[]): boolean {
 }
 
 /** A check with the outcome that speaks for the source. */
-interface Step extends Check {
-  readonly expectLive: boolean;
-}
+type Step = Required<Check>;
 
 /**
  * Checks until no doubt is left, each the one that takes most away per second. A source that no check can settle any
@@ -208,7 +208,7 @@ function confirmationOf(
   const cheapest = costs.sort((left, right) => left.seconds - right.seconds)[0];
   if (cheapest === undefined) return undefined;
   return {
-    checks: [{ place: cheapest.place, gain: claim.probability }],
+    checks: [{ place: cheapest.place, gain: claim.probability, expectLive: true }],
     seconds: cheapest.seconds,
     danger: 0,
   };
