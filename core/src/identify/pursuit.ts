@@ -96,7 +96,9 @@ function checksFor(
   if (confirming !== undefined) return confirming;
   const left = new Set(VISIT_ORDER.filter((place) => !isSettled(place, verdict)));
   const { steps, settles } = settlingChecks(meeting, verdict, { left, state: given.state });
-  const chosen = settles ? withoutNeedless(meeting, verdict, steps) : [];
+  // While a place that would settle it is set aside, what it would make needless is worth a look.
+  const waits = steps.some(({ place }) => given.cannot.includes(place));
+  const chosen = settles ? (waits ? [...steps] : withoutNeedless(meeting, verdict, steps)) : [];
   for (const { place } of settles && given.until === 'function' ? verdict.missing : [])
     if (left.has(place) && !chosen.some((one) => one.place === place))
       chosen.push({ place, gain: NAMING_GAIN, expectLive: true });
@@ -237,7 +239,9 @@ function bestCheck(
   for (const place of at.places) {
     const expectLive = expectation(meeting, at.verdict, place);
     if (expectLive === undefined) continue;
-    const gain = Math.max(MIN_GAIN, doubtTaken(at.doubt, place, expectLive));
+    const taken = doubtTaken(at.doubt, place, expectLive);
+    if (taken <= MIN_GAIN && !meeting.mustSee.includes(place)) continue;
+    const gain = Math.max(taken, MIN_GAIN);
     const rate = gain / (changeSeconds(at.state, visitState(place, at.state)) + WORK_SECONDS.probe);
     if (rate > bestRate) {
       best = { place, gain, expectLive };

@@ -51,6 +51,44 @@ describe('readLabel', () => {
     expect(legends.map((legend) => readLabel(legend).safety)).toEqual(legends.map(() => safety));
   });
 
+  // Terse and spelt-out words for what must never be touched; common practice.
+  it.each([
+    ['brakes', 'BRAKE PKB VAC-PUMP Handbremse FREINAGE'],
+    ['steering', 'STRG STEERING MDPS Lenkung'],
+    ['restraints', 'CURTAIN PRETEN SBELT Seitenairbag SAFETY'],
+    ['driver assistance', 'RADAR LKAS CRUISE Tempomat'],
+    ['drive', '4WD DIFF SUSP TRANSMISSION Getriebesteuerung'],
+    ['engine and its cooling', 'ENG INJECTORS THROTTLE RAD/FAN Motorsteuergeraet'],
+    ['head and turn lamps', 'H/L HEADLIGHTS SCHEINWERFER FLASHER Warnblinker'],
+    ['locks of key and column', 'THEFT PUSH-START IMMOBILIZER KEYLESS'],
+    ['sensors and control units', 'O2-SENS MPX CU Batteriesensor Steuergeraete'],
+  ])('blocks %s whatever the spelling: %s', (_, legends) => {
+    for (const legend of legends.split(' '))
+      expect([legend, readLabel(legend).safety]).toEqual([legend, 'block']);
+  });
+
+  it.each([
+    ['HEAD UNIT', 'free'],
+    ['HEAD', 'block'],
+    ['FUEL LID', 'caution'],
+    ['FUEL', 'block'],
+    ['PARK ASSIST', 'free'],
+    ['PARK', 'caution'],
+    ['PARK BRAKE', 'block'],
+    ['IGN', 'free'],
+    ['IGN COIL', 'block'],
+    ['RR WIP', 'free'],
+    ['RR FOG', 'block'],
+  ] as const)('reads %s as a whole: %s', (legend, safety) => {
+    expect(readLabel(legend).safety).toBe(safety);
+  });
+
+  it('knows plurals and compounds by their stem', () => {
+    expect(readLabel('Radios').safety).toBe('free');
+    expect(readLabel('Fensterheber').meaning).toBe('windows');
+    expect(readLabel('Scheibenwischer').safety).toBe('caution');
+  });
+
   it.each([undefined, '', '· ·', 'XQZ', 'K 7'])('calls %p unknown, not harmless', (legend) => {
     expect(readLabel(legend).safety).toBe('unknown');
   });

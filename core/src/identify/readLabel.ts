@@ -111,10 +111,33 @@ function matchEntries(words: readonly string[]): LexiconEntry[] {
   const found: LexiconEntry[] = [];
   for (let at = 0; at < words.length;) {
     const term = longestAt(words, at);
-    if (term !== undefined && !found.includes(term.entry)) found.push(term.entry);
+    const entries = term === undefined ? compoundEntries(words[at] ?? '') : [term.entry];
+    found.push(...entries.filter((entry) => !found.includes(entry)));
     at += term?.words.length ?? 1;
   }
   return found;
+}
+
+/** Terms from so many letters are also known as the beginning of a longer word, plurals and compounds. */
+const STEM_LETTERS = 5;
+/** Dangerous ones from so many letters anywhere in it: a compound says what it is about at its end. */
+const INNER_LETTERS = 6;
+
+const STEMS: readonly { readonly stem: string; readonly entry: LexiconEntry }[] = LEXICON.flatMap(
+  (entry) =>
+    entry.terms
+      .filter((term) => term.length >= STEM_LETTERS && !term.includes(' '))
+      .map((stem) => ({ stem, entry })),
+);
+
+/** What an unknown long word is made of, e.g. `BATTERIESENSOR`. */
+function compoundEntries(word: string): LexiconEntry[] {
+  if (word.length <= STEM_LETTERS) return [];
+  return STEMS.filter(({ stem, entry }) =>
+    entry.safety === 'block' && stem.length >= INNER_LETTERS
+      ? word.includes(stem)
+      : word.startsWith(stem),
+  ).map(({ entry }) => entry);
 }
 
 function longestAt(words: readonly string[], at: number): Term | undefined {

@@ -6,7 +6,7 @@ export type SafetyClass = 'block' | 'caution' | 'free' | 'unknown';
 /** Relative weights over functions that a label suggests; what is missing weighs little. */
 export type FunctionWeights = Partial<Record<CircuitFunction, number>>;
 
-/** One term found on fuse legends. */
+/** What one circuit is called on fuse legends. */
 export interface LexiconEntry {
   /** Spellings, upper case without punctuation. */
   readonly terms: readonly string[];
@@ -60,6 +60,14 @@ export const STARTER: FunctionWeights = { starter: 8, constant: 1 };
 export const LAMPS: FunctionWeights = { lamps: 9, constant: 0.5 };
 /** Courtesy lamps: constant, often timed. */
 export const COURTESY: FunctionWeights = { constant: 5, timedConstant: 4 };
+/** Windows, mirrors, seats under one fuse. */
+export const COMFORT: FunctionWeights = {
+  constant: 4,
+  timedConstant: 1,
+  retainedAccessory: 2,
+  ignitionRun: 2.5,
+  accessory: 0.5,
+};
 /** May be anything. */
 export const UNSURE: FunctionWeights = {
   constant: 1,
@@ -70,31 +78,31 @@ export const UNSURE: FunctionWeights = {
   ignitionRunCrank: 1,
 };
 
-/** A term that is never used. */
+/** Terms that are never used; spellings divided by `|`. */
 export function block(
-  terms: readonly string[],
+  terms: string,
   meaning: string,
   reason: string,
   weights: FunctionWeights,
 ): LexiconEntry {
-  return { terms, meaning, safety: 'block', reason, weights };
+  return { terms: termsOf(terms), meaning, safety: 'block', reason, weights };
 }
 
-/** A term used only with a reason. */
+/** Terms used only with a reason. */
 export function caution(
-  terms: readonly string[],
+  terms: string,
   meaning: string,
   reason: string,
   weights: FunctionWeights,
 ): LexiconEntry {
-  return { terms, meaning, safety: 'caution', reason, weights };
+  return { terms: termsOf(terms), meaning, safety: 'caution', reason, weights };
 }
 
-/** A term that may serve where its function fits. */
-export function free(
-  terms: readonly string[],
-  meaning: string,
-  weights: FunctionWeights,
-): LexiconEntry {
-  return { terms, meaning, safety: 'free', reason: undefined, weights };
+/** Terms that may serve where their function fits. */
+export function free(terms: string, meaning: string, weights: FunctionWeights): LexiconEntry {
+  return { terms: termsOf(terms), meaning, safety: 'free', reason: undefined, weights };
+}
+
+function termsOf(list: string): readonly string[] {
+  return list.split('|').map((term) => term.trim());
 }
