@@ -36,17 +36,26 @@ export interface Posterior {
 
 /** What is worked out once per session, not once per source. */
 export interface Workings {
-  /** By state id: the entry of `LEVEL_ROWS` that each hypothesis expects. */
-  readonly tables: Map<string, Uint8Array>;
   /** Ids of states, by the very object. */
   readonly ids: Map<VehicleState, string>;
+  /** Beliefs before the first reading, by what the legend says. */
+  readonly beliefs: Map<LabelReading, Belief>;
   /** Reads legends, each once. */
   readonly read: (legend: string | undefined) => LabelReading;
 }
 
+/** What the hypotheses expect in one state. */
+interface StateTable {
+  /** Entry of `LEVEL_ROWS` by hypothesis. */
+  readonly rowOf: Uint8Array;
+  /** The entries that occur: of those that fuse slots can have, and of all. */
+  readonly slotRows: Uint8Array;
+  readonly rows: Uint8Array;
+}
+
 /** Empty workings for one session. */
 export function newWorkings(): Workings {
-  return { tables: new Map(), ids: new Map(), read: labelReader() };
+  return { ids: new Map(), beliefs: new Map(), read: labelReader() };
 }
 
 const WIDTH = LEVELS.length;
@@ -72,11 +81,13 @@ export function posterior(
   const agreements = new Float64Array(ROW_COUNT);
   let noneFit = 1;
   for (const one of evidence) {
-    const table = tableFor(one, workings);
+    const { rowOf, rows, slotRows } = tableFor(one);
     // Many hypotheses expect the same: what a row makes of the readings is worked out once.
-    agree(one.levels, agreements);
-    for (const index of possible)
-      fit[index] = (fit[index] as number) * (agreements[table[index] as number] as number);
+    agree(one.levels, possible === ON_SLOTS ? slotRows : rows, agreements);
+    for (let at = 0; at < possible.length; at += 1) {
+      const index = possible[at] as number;
+      fit[index] = (fit[index] as number) * (agreements[rowOf[index] as number] as number);
+    }
     noneFit *= agreement(UNKNOWN_LEVELS, one.levels);
   }
   return weigh(prior, { possible, fit, noneFit, evidence });
@@ -118,7 +129,7 @@ function weigh(
   const hypotheses = new Array<number>(COUNT).fill(0);
   const byReadings = new Array<number>(COUNT + 1).fill(0);
   const criticalBy = new Array<number>(COUNT).fill(0);
-  const functions = Object.fromEntries(EMPTY) as Record<CircuitFunction, number>;
+  const functions: Record<CircuitFunction, number> = { ...NO_WEIGHT };
   const none = prior.functions.none * seen.noneFit;
   const noneByReadings = NONE_SHARE * seen.noneFit;
   let total = none;
@@ -146,13 +157,24 @@ function weigh(
   return { functions, hypotheses, byReadings, critical, criticalBy, evidence: seen.evidence };
 }
 
-const EMPTY = CIRCUIT_FUNCTIONS.map((name) => [name, 0] as const);
+const NO_WEIGHT = Object.fromEntries(CIRCUIT_FUNCTIONS.map((name) => [name, 0])) as Record<
+  CircuitFunction,
+  number
+>;
 
-function tableFor(one: StateEvidence, workings: Workings): Uint8Array {
-  const known = workings.tables.get(one.id);
+/** By state id; the hypotheses are the same in every session. */
+const TABLES = new Map<string, StateTable>();
+
+function tableFor(one: StateEvidence): StateTable {
+  const known = TABLES.get(one.id);
   if (known !== undefined) return known;
-  const table = Uint8Array.from(HYPOTHESES, (hypothesis) => levelRowOf(hypothesis, one.state));
-  workings.tables.set(one.id, table);
+  const rowOf = Uint8Array.from(HYPOTHESES, (hypothesis) => levelRowOf(hypothesis, one.state));
+  const table = {
+    rowOf,
+    slotRows: new Uint8Array(new Set(ON_SLOTS.map((index) => rowOf[index] as number))),
+    rows: new Uint8Array(new Set(rowOf)),
+  };
+  TABLES.set(one.id, table);
   return table;
 }
 
@@ -191,7 +213,7 @@ function saysNothingOfLevel(reading: Reading): boolean {
 /** Product of the readings' likelihoods per level, scaled so that the largest is 1 and nothing underflows. */
 function combined(readings: readonly Reading[]): PerLevel {
   const first = readings[0];
-  if (readings.length === 1 && first !== undefined) return scaled(likelihoods(first));
+  if (readings.length === 1 && first !== undefined) return scaledOnce(first);
   const logs = LEVELS.map(() => 0);
   for (const reading of readings)
     likelihoods(reading).forEach(
@@ -201,14 +223,31 @@ function combined(readings: readonly Reading[]): PerLevel {
   return logs.map((log) => Math.exp(log - top));
 }
 
+/** So many different voltages are kept; a session shows the same few again and again. */
+const KEPT_VOLTS = 4096;
+const VOLTS_KEPT = new Map<string, Map<number, PerLevel>>();
+
+/** A reading's scaled likelihoods; those of a voltage are kept, as the same digits come back in every session. */
+function scaledOnce(reading: Reading): PerLevel {
+  const { value, state, clip } = reading;
+  if (value.kind !== 'volts') return scaled(likelihoods(reading));
+  const under = clip === 'constant' ? `${state.key} from the constant` : state.key;
+  let kept = VOLTS_KEPT.get(under);
+  if (kept === undefined || kept.size >= KEPT_VOLTS) VOLTS_KEPT.set(under, (kept = new Map()));
+  const known = kept.get(value.volts) ?? scaled(likelihoods(reading));
+  kept.set(value.volts, known);
+  return known;
+}
+
 function scaled(levels: PerLevel): PerLevel {
   const top = Math.max(...levels);
   return levels.map((level) => level / top);
 }
 
-/** How well each row agrees with what was seen, written into `into`. */
-function agree(seen: PerLevel, into: Float64Array): void {
-  for (let row = 0; row < ROW_COUNT; row += 1) {
+/** How well the given rows agree with what was seen, written into `into`. */
+function agree(seen: PerLevel, rows: Uint8Array, into: Float64Array): void {
+  for (let at = 0; at < rows.length; at += 1) {
+    const row = rows[at] as number;
     let sum = 0;
     for (let level = 0; level < WIDTH; level += 1)
       sum += (FLAT_ROWS[row * WIDTH + level] as number) * (seen[level] as number);

@@ -21,7 +21,7 @@ export function stitchOf(readings: readonly Reading[]): Stitch {
     const before = marks.get(place);
     marks.set(place, before === undefined || before === mark ? mark : 'crossed');
   }
-  return STITCH_PLACES.filter((place) => BASE_PLACES.includes(place) || marks.has(place)).map(
+  return STITCH_PLACES.filter((place) => marks.has(place) || BASE_PLACES.includes(place)).map(
     (place) => ({ place, mark: marks.get(place) ?? 'loose' }),
   );
 }

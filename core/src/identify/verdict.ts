@@ -19,6 +19,8 @@ import { HYPOTHESES, isLive } from './signatures';
 import type { Fence } from './fence';
 import { fenceOf } from './fence';
 import type { LoggedClaim, Source } from './source';
+import type { LabelReading } from './readLabel';
+import type { Belief } from './sourcePrior';
 import { sourcePrior } from './sourcePrior';
 import type { Stitch } from './stitch';
 import { stitchOf } from './stitch';
@@ -74,7 +76,7 @@ export function judge(
 ): Verdict {
   const own = readings.filter((reading) => reading.sourceId === source.id);
   const label = workings.read(source.legend);
-  const given = posterior(sourcePrior({ ...source, label }), own, workings);
+  const given = posterior(beliefIn(source, label, workings), own, workings);
   const ranked = rankFunctions(given);
   const leading = ranked[0]?.function ?? 'none';
   const certainty = given.functions[leading];
@@ -100,12 +102,18 @@ export function judge(
   };
 }
 
+/** What is believed beforehand; slots with the same legend and nothing logged share it. */
+function beliefIn(source: Source, label: LabelReading, workings: Workings): Belief {
+  if (source.logged !== undefined || source.kind === 'wire')
+    return sourcePrior({ ...source, label });
+  const belief = workings.beliefs.get(label) ?? sourcePrior({ ...source, label });
+  workings.beliefs.set(label, belief);
+  return belief;
+}
+
 function rankFunctions(given: Posterior): Verdict['ranked'] {
-  return CIRCUIT_FUNCTIONS.map((name) => ({
-    function: name,
-    probability: given.functions[name],
-  }))
-    .filter((one) => one.probability >= TRACE)
+  return CIRCUIT_FUNCTIONS.filter((name) => given.functions[name] >= TRACE)
+    .map((name) => ({ function: name, probability: given.functions[name] }))
     .sort((left, right) => right.probability - left.probability);
 }
 

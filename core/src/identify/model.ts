@@ -1,0 +1,2 @@
+/** The model behind the verdicts, for those who want to check them. */
+export { plainPosterior } from './plainPosterior';
