@@ -56,6 +56,7 @@ interface Tally {
 /** Sweep, label first, careful and our plan side by side, over the same cars with the same costs. */
 export function waysBenchmark(): void {
   const pooled = new Map<string, Effort[]>();
+  const scores = new Map<string, Score>();
   for (const [name, quality] of [
     ['usual', USUAL_LEGENDS],
     ['poor', POOR_LEGENDS],
@@ -69,7 +70,10 @@ export function waysBenchmark(): void {
           pooled.set(way, [...(pooled.get(way) ?? []), ...tally.efforts]);
         }
         line('  our plan against careful and sweep', ratios(tallies));
+        const score = tallies.get('our plan')?.score ?? NO_SCORE;
+        scores.set(name, addScores(scores.get(name) ?? NO_SCORE, score));
       }
+  for (const [name, score] of scores) line(`our plan, all with ${name} legends`, outcome(score));
   line('all of them pooled', '');
   for (const [way, efforts] of pooled)
     line(`  ${way}`, `${quantile(efforts, 0.5)} s median, ${quantile(efforts, 0.9)} s p90`);
@@ -104,12 +108,18 @@ function compare(trial: {
 }
 
 function describe({ score, efforts }: Tally): string {
-  const share = (count: number): string => `${((100 * count) / score.needs).toFixed(2)} %`;
   const mean = (of: (effort: Effort) => number): string =>
     (efforts.reduce((sum, one) => sum + of(one), 0) / efforts.length).toFixed(1);
   return [
     `${quantile(efforts, 0.5)} s, p90 ${quantile(efforts, 0.9)} s`,
     `${mean((one) => one.probes)} probes, ${mean((one) => one.changes)} changes`,
+    outcome(score),
+  ].join('; ');
+}
+
+function outcome(score: Score): string {
+  const share = (count: number): string => `${((100 * count) / score.needs).toFixed(2)} %`;
+  return [
     `right ${share(score.right)}, wrong ${share(score.wrong)}`,
     `critical ${share(score.critical)} (named ${score.named}), gave up ${share(score.gaveUp)}`,
   ].join('; ');

@@ -1,11 +1,11 @@
-import { advise } from '@lucky-thread/core/identify';
+import { newAdviser } from '@lucky-thread/core/identify';
 import { adviseHarness } from '@lucky-thread/core/identify/harness';
 import { expose } from 'comlink';
 import { practiseByPlan } from './practiseByPlan';
 import { workOutMonth } from './workOutMonth';
 
 /** Identification and planning off the interface's thread. */
-const planner = { advise, adviseHarness, practiseByPlan, workOutMonth };
+const planner = { advise: newAdviser(), adviseHarness, practiseByPlan, workOutMonth };
 /** What the worker offers. */
 export type Planner = typeof planner;
 

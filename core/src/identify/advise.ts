@@ -1,7 +1,8 @@
 import type { StitchPlace, VehicleState } from '../vehicle';
 import type { Until } from './field';
 import { fieldOf } from './field';
-import { newWorkings } from './posterior';
+import type { Means } from './means';
+import { fastMeans } from './means';
 import type { Need } from './needs';
 import type { NextAction } from './nextTest';
 import { nextTest } from './nextTest';
@@ -48,6 +49,17 @@ export interface FindAdvice {
  * advise({ sources: [source], readings: [], state: PARKED, needs: [{ id: 'b', role: 'constant' }] }).next.kind // 'visit'
  */
 export function advise(session: FindSession): FindAdvice {
+  return adviseBy(fastMeans(), session);
+}
+
+/** Answers sessions one after the other, and keeps what does not change between them. */
+export function newAdviser(): (session: FindSession) => FindAdvice {
+  const means = fastMeans();
+  return (session) => adviseBy(means, session);
+}
+
+/** The advice on a session by given means. */
+export function adviseBy(means: Means, session: FindSession): FindAdvice {
   const ids = new Set(session.sources.map((source) => source.id));
   const bySource = new Map<string, Reading[]>();
   for (const reading of session.readings) {
@@ -58,16 +70,20 @@ export function advise(session: FindSession): FindAdvice {
     if (own === undefined) bySource.set(reading.sourceId, [reading]);
     else own.push(reading);
   }
-  const workings = newWorkings();
   const verdicts = session.sources.map((source) =>
-    judge(source, bySource.get(source.id) ?? [], workings),
+    judge(source, bySource.get(source.id) ?? [], means),
   );
   const field = fieldOf(session.sources, verdicts, {
     needs: session.needs,
     until: session.until ?? 'role',
-    workings,
+    read: means.read,
   });
-  const plan = nextTest({ ...field, state: session.state, cannot: session.cannot ?? [] });
+  const plan = nextTest({
+    ...field,
+    state: session.state,
+    cannot: session.cannot ?? [],
+    order: means.order,
+  });
   return {
     verdicts,
     next: plan.next,

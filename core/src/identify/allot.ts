@@ -86,7 +86,7 @@ function allotInOrder(
         : pursuits().filter(
             (one) =>
               !taken.has(one.verdict.sourceId) &&
-              (!isWary || (one.danger < WARY && one.worth >= PROMISING)),
+              (!isWary || (one.danger < WARY && one.chance >= PROMISING)),
           );
     const leader = open[0];
     if (leader !== undefined) {
@@ -106,7 +106,7 @@ function secondsToFill(pursuits: readonly Pursuit[], otherwise: number): number 
   let seconds = 0;
   let failing = 1;
   for (const one of pursuits) {
-    seconds += failing * one.seconds;
+    seconds += failing * (one.seconds + one.chance * one.price);
     failing *= 1 - one.chance;
   }
   return seconds + failing * otherwise;

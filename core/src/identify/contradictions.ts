@@ -1,6 +1,6 @@
 import type { StitchPlace } from '../vehicle';
 import { describeState, placeOf } from '../vehicle';
-import type { StateEvidence } from './posterior';
+import type { StateEvidence } from './evidence';
 import type { Reading } from './reading';
 import { isPlain, senseOf } from './reading';
 

@@ -3,7 +3,7 @@ import { placeOf } from '../vehicle';
 import type { SafetyClass } from './lexicon';
 import type { Meeting, Need } from './needs';
 import { meetingOf, meetsByReadings, meetsProbability } from './needs';
-import type { Workings } from './posterior';
+import type { LabelReading } from './readLabel';
 import { readLabel } from './readLabel';
 import type { Source } from './source';
 import type { Verdict } from './verdict';
@@ -18,10 +18,20 @@ export const TOO_RISKY = 0.42;
 export const HOPELESS = 0.02;
 
 /**
- * How welcome a source is by its legend: a cautious one serves only when nothing better does, and one whose legend
- * can't be read may be anything, a safety circuit too.
+ * What taking a source costs by its legend, in seconds of work that one would rather do: a cautious one wants a reason
+ * and a careful look, and one whose legend can't be read wants the handbook. Chosen on generated cars; halving or
+ * doubling them moves the outcome by little.
  */
-const WELCOME: Record<SafetyClass, number> = { free: 1, caution: 0.3, unknown: 0.12, block: 0 };
+const LEGEND_SECONDS: Record<SafetyClass, number> = {
+  free: 0,
+  caution: 25,
+  unknown: 80,
+  block: Infinity,
+};
+/** What a safety-critical circuit taken by mistake is worth in seconds of work. */
+const DANGER_SECONDS = 500;
+/** Seconds of price at which a source counts for a third when needs are compared by what could serve them. */
+const PRICE_SPAN_SECONDS = 60;
 
 /** How far testing goes: until the feeds are served, or until each of their functions can be named for the log. */
 export type Until = 'role' | 'function';
@@ -42,10 +52,15 @@ export interface Field {
 export function fieldOf(
   sources: readonly Source[],
   verdicts: readonly Verdict[],
-  asked: { readonly needs: readonly Need[]; readonly until: Until; readonly workings?: Workings },
+  asked: {
+    readonly needs: readonly Need[];
+    readonly until: Until;
+    /** Reads legends; `readLabel` by default. */
+    readonly read?: (legend: string | undefined) => LabelReading;
+  },
 ): Field {
   const byId = new Map(verdicts.map((verdict) => [verdict.sourceId, verdict]));
-  const read = asked.workings?.read ?? readLabel;
+  const read = asked.read ?? readLabel;
   const classes = new Map(sources.map((source) => [source.id, read(source.legend).safety]));
   const candidates = sources
     .filter((source) => source.fitted && source.tappable && classes.get(source.id) !== 'block')
@@ -88,16 +103,9 @@ export function maySupply(meeting: Meeting, sourceId: string): boolean {
   return meeting.need.excluded?.includes(sourceId) !== true;
 }
 
-/** How much a source is worth to a need before more is read: its chance, weighed by its legend and its danger. */
-export function worthOf(meeting: Meeting, verdict: Verdict, field: Field): number {
-  if (!maySupply(meeting, verdict.sourceId)) return 0;
-  return meetsProbability(meeting, verdict.posterior) * welcomeOf(verdict, field);
-}
-
-/** How welcome a source is, 0 to 1: by its legend's class and by what it may be besides. */
-export function welcomeOf(verdict: Verdict, field: Field): number {
-  const byLegend = WELCOME[field.classes.get(verdict.sourceId) ?? 'unknown'];
-  return byLegend * (1 - Math.min(1, verdict.posterior.critical));
+/** What taking a source costs besides the work of settling it, s: by its legend, and by its danger, 0 to 1. */
+export function priceOf(sourceId: string, danger: number, field: Field): number {
+  return LEGEND_SECONDS[field.classes.get(sourceId) ?? 'unknown'] + DANGER_SECONDS * danger;
 }
 
 /** The sources that fill a need, most welcome first. */
@@ -106,8 +114,11 @@ export function fillsFor(meeting: Meeting, field: Field): readonly Verdict[] {
     .filter(({ sourceId }) => maySupply(meeting, sourceId))
     .filter((verdict) => fills(meeting, verdict, field.until))
     .filter((verdict) => verdict.posterior.critical <= TOO_RISKY)
-    .map((verdict) => ({ verdict, worth: worthOf(meeting, verdict, field) }))
-    .sort((left, right) => right.worth - left.worth)
+    .map((verdict) => ({
+      verdict,
+      price: priceOf(verdict.sourceId, verdict.posterior.critical, field),
+    }))
+    .sort((left, right) => left.price - right.price)
     .map(({ verdict }) => verdict);
 }
 
@@ -117,8 +128,15 @@ export function byScarcity(field: Field): readonly Meeting[] {
   const supply = new Map(
     field.needs.map((meeting) => [
       meeting,
-      field.candidates.reduce((sum, verdict) => sum + worthOf(meeting, verdict, field), 0),
+      field.candidates.reduce((sum, verdict) => sum + supplyOf(verdict, meeting, field), 0),
     ]),
   );
   return [...field.needs].sort((left, right) => (supply.get(left) ?? 0) - (supply.get(right) ?? 0));
+}
+
+/** How much a source adds to what could serve a need: its chance, less by its price. */
+function supplyOf(verdict: Verdict, meeting: Meeting, field: Field): number {
+  if (!maySupply(meeting, verdict.sourceId)) return 0;
+  const price = priceOf(verdict.sourceId, verdict.posterior.critical, field);
+  return meetsProbability(meeting, verdict.posterior) * Math.exp(-price / PRICE_SPAN_SECONDS);
 }

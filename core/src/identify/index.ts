@@ -1,4 +1,4 @@
-export { advise } from './advise';
+export { advise, newAdviser } from './advise';
 export type { FindAdvice, FindSession } from './advise';
 export type { Contradiction } from './contradictions';
 export type { Fence } from './fence';

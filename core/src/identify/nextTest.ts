@@ -3,8 +3,9 @@ import { PLACE_WORDS, placeOf } from '../vehicle';
 import type { Field } from './field';
 import { allot } from './allot';
 import type { Pursuit } from './pursuit';
-import { visitState } from './doubt';
-import { nextVisit } from './visitOrder';
+import { expectation, visitState } from './doubt';
+import { WAITS, nextVisit } from './nextVisit';
+import type { OrderOfVisits } from './orderOfVisits';
 import { WORK_SECONDS, changeSeconds } from './workCosts';
 
 /** One visit to a vehicle state and the probes worth making in it. */
@@ -21,6 +22,7 @@ export interface PlanInput extends Field {
   readonly state: VehicleState;
   /** Places the installer can't or won't bring the car to now, e.g. no cranking indoors. */
   readonly cannot: readonly StitchPlace[];
+  readonly order: OrderOfVisits;
 }
 
 /** What to do next. */
@@ -94,9 +96,9 @@ function bestVisit(
   input: PlanInput,
   allowed: (place: StitchPlace) => boolean,
 ): Visit | undefined {
-  const next = nextVisit(leaders, { state: input.state, allowed });
+  const next = nextVisit(leaders, { state: input.state, allowed, order: input.order });
   if (next === undefined) return undefined;
-  const { place } = next;
+  const place = isRashWait(next.place, leaders, input) ? placeOf(input.state) : next.place;
   const stays = placeOf(input.state) === place;
   const state = stays ? input.state : visitState(place, input.state);
   const gainOf = (one: Pursuit): number =>
@@ -106,6 +108,22 @@ function bestVisit(
     .map((one) => one.verdict.sourceId);
   const seconds = changeSeconds(input.state, state) + sourceIds.length * WORK_SECONDS.probe;
   return { place, state, sourceIds, seconds };
+}
+
+/**
+ * Whether the very first step would be a wait. Nobody waits half an hour with a tester that has shown nothing yet:
+ * one look where the car stands comes first.
+ */
+function isRashWait(place: StitchPlace, leaders: readonly Pursuit[], input: PlanInput): boolean {
+  if (!WAITS.includes(place)) return false;
+  const here = placeOf(input.state);
+  const isFirst = [...input.verdicts.values()].every((one) => one.posterior.evidence.length === 0);
+  return (
+    isFirst &&
+    !WAITS.includes(here) &&
+    !input.cannot.includes(here) &&
+    leaders.some((one) => expectation(one.meeting, one.verdict, here) !== undefined)
+  );
 }
 
 function asAction(visit: Visit, input: PlanInput): NextAction {

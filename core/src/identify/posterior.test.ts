@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { STITCH_PLACES, stateAt } from '../vehicle';
+import { CIRCUIT_FUNCTIONS, STITCH_PLACES, stateAt } from '../vehicle';
 import { posterior } from './posterior';
-import { plainPosterior } from './plainPosterior';
+import { plainPosterior } from './plain';
 import type { Reading, ReadingValue } from './reading';
 import { sourcePrior } from './sourcePrior';
 
@@ -53,16 +53,23 @@ const sources = fc.constantFrom(
   { legend: undefined, logged: undefined, kind: 'wire' as const },
 );
 
+function expectAlike(fast: readonly number[], plain: readonly number[]): void {
+  expect(fast).toHaveLength(plain.length);
+  plain.forEach((chance, index) => expect(fast[index]).toBeCloseTo(chance, 9));
+}
+
 describe('posterior', () => {
   it('is Bayes’ rule, worked out plainly', () => {
     fc.assert(
       fc.property(sources, readings, (source, drawn) => {
         const prior = sourcePrior(source);
         const own = readingsOf(drawn);
-        const fast = posterior(prior, own).functions;
-        const plain = plainPosterior(prior, own);
-        for (const [name, chance] of Object.entries(plain))
-          expect(fast[name as keyof typeof fast]).toBeCloseTo(chance, 9);
+        const [fast, plain] = [posterior(prior, own), plainPosterior(prior, own)];
+        for (const name of CIRCUIT_FUNCTIONS)
+          expect(fast.functions[name]).toBeCloseTo(plain.functions[name], 9);
+        expectAlike(fast.hypotheses, plain.hypotheses);
+        expectAlike(fast.byReadings, plain.byReadings);
+        expectAlike(fast.criticalBy, plain.criticalBy);
       }),
       { numRuns: 300 },
     );

@@ -11,7 +11,7 @@ import {
 } from './doubt';
 import type { Doubt } from './doubt';
 import type { Field } from './field';
-import { HOPELESS, TOO_RISKY, isRead, maySupply, welcomeOf } from './field';
+import { HOPELESS, TOO_RISKY, isRead, maySupply, priceOf } from './field';
 import type { Meeting } from './needs';
 import { meetsProbability } from './needs';
 import type { Verdict } from './verdict';
@@ -32,8 +32,8 @@ export interface Pursuit {
   readonly verdict: Verdict;
   /** Chance that it serves. */
   readonly chance: number;
-  /** The same, weighed by how welcome it is. */
-  readonly worth: number;
+  /** What taking it costs besides the work, s: by its legend and by its danger. */
+  readonly price: number;
   readonly checks: readonly Check[];
   /** Expected seconds until it is settled, given up at the first reading that speaks against it. */
   readonly seconds: number;
@@ -41,7 +41,7 @@ export interface Pursuit {
   readonly danger: number;
 }
 
-/** Only so many of the most promising sources per need are worked out. */
+/** So many sources per need are worked out, the most promising first. */
 const LONG_LIST = 10;
 /** Waiting for sleep or a shed load is no work, and one wait serves every source, s. */
 const WAIT_SECONDS = 8;
@@ -50,7 +50,11 @@ const DISPUTE_READINGS = 3;
 /** Gain of a look-alike that must be seen although little doubt is left. */
 const NAMING_GAIN = 0.05;
 
-/** The sources worth following up for a need, best first: most worth per expected second (Weitzman's index rule). */
+/**
+ * The sources worth following up for a need, best first. The order is Weitzman's for boxes that are opened one after
+ * the other until one will do (Econometrica 47, 1979): by what one would give for another box instead, which is the
+ * work of settling this one over its chance, plus its price.
+ */
 export function pursuitsFor(
   meeting: Meeting,
   field: Field,
@@ -63,20 +67,26 @@ export function pursuitsFor(
     .map(({ verdict, chance }) => ({
       verdict,
       chance,
-      worth: chance * welcomeOf(verdict, field),
+      rough: ROUGH_SECONDS / chance + priceOf(verdict.sourceId, 0, field),
     }))
-    .sort((left, right) => right.worth - left.worth)
-    .slice(0, LONG_LIST);
-  return hopeful
-    .map(({ verdict, chance, worth }) => ({
-      meeting,
-      verdict,
-      chance,
-      worth,
-      ...checksFor(meeting, verdict, { ...at, until: field.until }),
-    }))
-    .filter((pursuit) => pursuit.checks.length > 0 && pursuit.danger <= TOO_RISKY)
-    .sort((left, right) => right.worth / right.seconds - left.worth / left.seconds);
+    .sort((left, right) => left.rough - right.rough);
+  const pursuits: Pursuit[] = [];
+  for (const { verdict, chance } of hopeful) {
+    const found = checksFor(meeting, verdict, { ...at, until: field.until });
+    if (found.checks.length === 0 || found.danger > TOO_RISKY) continue;
+    const price = priceOf(verdict.sourceId, found.danger, field);
+    pursuits.push({ meeting, verdict, chance, price, ...found });
+    if (pursuits.length === LONG_LIST) break;
+  }
+  return pursuits.sort((left, right) => reservation(left) - reservation(right));
+}
+
+/** About what settling a source takes, s: enough to say which are worked out first. */
+const ROUGH_SECONDS = 20;
+
+/** Seconds that would have to be saved elsewhere to leave a source alone. */
+function reservation({ seconds, chance, price }: Pursuit): number {
+  return seconds / chance + price;
 }
 
 /**
@@ -106,11 +116,8 @@ function checksFor(
     if (left.has(place)) chosen.push({ place, gain: 1, expectLive: true });
   const danger = dangerAfter(meeting, verdict, chosen);
   const seconds = expectedSeconds(meeting, verdict, { chosen, state: given.state });
-  return { checks: chosen, danger, seconds: Math.max(1, seconds) + DANGER_SECONDS * danger };
+  return { checks: chosen, danger, seconds: Math.max(1, seconds) };
 }
-
-/** What a safety-critical circuit taken by mistake is worth in seconds of work. */
-const DANGER_SECONDS = 500;
 
 /** Chance that a source is safety-critical although it serves and every check came out as hoped. */
 function dangerAfter(meeting: Meeting, verdict: Verdict, steps: readonly Step[]): number {

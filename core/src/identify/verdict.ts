@@ -11,17 +11,15 @@ import type { Contradiction } from './contradictions';
 import { findContradictions } from './contradictions';
 import type { LookAlike } from './lookAlikes';
 import { LOOK_ALIKES } from './lookAlikes';
-import { newWorkings, posterior } from './posterior';
 import type { Reading } from './reading';
 import { isPlain, senseOf } from './reading';
-import type { Posterior, Workings } from './posterior';
+import type { Means } from './means';
+import { fastMeans } from './means';
+import type { Posterior } from './posterior';
 import { HYPOTHESES, isLive } from './signatures';
 import type { Fence } from './fence';
 import { fenceOf } from './fence';
 import type { LoggedClaim, Source } from './source';
-import type { LabelReading } from './readLabel';
-import type { Belief } from './sourcePrior';
-import { sourcePrior } from './sourcePrior';
 import type { Stitch } from './stitch';
 import { stitchOf } from './stitch';
 
@@ -72,11 +70,11 @@ const TRACE = 0.005;
 export function judge(
   source: Source,
   readings: readonly Reading[],
-  workings: Workings = newWorkings(),
+  means: Means = fastMeans(),
 ): Verdict {
   const own = readings.filter((reading) => reading.sourceId === source.id);
-  const label = workings.read(source.legend);
-  const given = posterior(beliefIn(source, label, workings), own, workings);
+  const label = means.read(source.legend);
+  const given = means.posterior(means.beliefIn(source), own);
   const ranked = rankFunctions(given);
   const leading = ranked[0]?.function ?? 'none';
   const certainty = given.functions[leading];
@@ -100,15 +98,6 @@ export function judge(
     claim: source.logged,
     confirmsLog: source.logged?.function === leading && isConfirmed(own),
   };
-}
-
-/** What is believed beforehand; slots with the same legend and nothing logged share it. */
-function beliefIn(source: Source, label: LabelReading, workings: Workings): Belief {
-  if (source.logged !== undefined || source.kind === 'wire')
-    return sourcePrior({ ...source, label });
-  const belief = workings.beliefs.get(label) ?? sourcePrior({ ...source, label });
-  workings.beliefs.set(label, belief);
-  return belief;
 }
 
 function rankFunctions(given: Posterior): Verdict['ranked'] {

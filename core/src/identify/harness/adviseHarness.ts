@@ -1,5 +1,5 @@
 import type { VehicleState } from '../../vehicle';
-import { newWorkings } from '../posterior';
+import { newWorkings } from '../workings';
 import { assertReadingValue } from '../reading';
 import { WORK_SECONDS } from '../workCosts';
 import type { Assignment } from './assignments';

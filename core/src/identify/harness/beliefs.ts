@@ -1,8 +1,9 @@
-import type { Posterior, Workings } from '../posterior';
+import type { Posterior } from '../posterior';
 import { posterior } from '../posterior';
 import type { Reading } from '../reading';
 import { HYPOTHESES } from '../signatures';
 import { sourcePrior } from '../sourcePrior';
+import type { Workings } from '../workings';
 import { CAPACITY, ROLE_OF, WIRE_ROLES } from './roles';
 import type { WireRole } from './roles';
 import type { HarnessSession, HarnessWire } from './session';

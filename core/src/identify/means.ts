@@ -1,0 +1,28 @@
+import type { Posterior } from './posterior';
+import { posterior } from './posterior';
+import type { Reading } from './reading';
+import type { LabelReading } from './readLabel';
+import type { Source } from './source';
+import type { Belief } from './sourcePrior';
+import type { OrderOfVisits } from './orderOfVisits';
+import { cheapestOrder } from './orderOfVisits';
+import { newWorkings } from './workings';
+
+/** How the costly questions are answered: quickly, or written down plainly as `plain/` does for checks. */
+export interface Means {
+  readonly read: (legend: string | undefined) => LabelReading;
+  readonly beliefIn: (source: Source) => Belief;
+  readonly posterior: (prior: Belief, readings: readonly Reading[]) => Posterior;
+  readonly order: OrderOfVisits;
+}
+
+/** The quick answers; what they share is worked out once and kept. */
+export function fastMeans(): Means {
+  const workings = newWorkings();
+  return {
+    read: workings.read,
+    beliefIn: workings.beliefIn,
+    posterior: (prior, readings) => posterior(prior, readings, workings),
+    order: cheapestOrder,
+  };
+}

@@ -1,2 +1,0 @@
-/** The model behind the verdicts, for those who want to check them. */
-export { plainPosterior } from './plainPosterior';

@@ -1,0 +1,83 @@
+import fc from 'fast-check';
+import { CIRCUIT_FUNCTIONS, STITCH_PLACES, stateAt } from '../../vehicle';
+import { advise, newAdviser } from '../advise';
+import type { FindSession } from '../advise';
+import type { Need } from '../needs';
+import { plainAdvise } from './plainAdvise';
+
+const LEGENDS = ['BAT', 'CIG', 'IGN', 'METER', 'ILLUM', 'A/BAG', 'CTRL', 'ACC', undefined];
+const NEEDS: readonly Need[] = [
+  { id: 'memory', role: 'constant' },
+  { id: 'supply', role: 'switched', liveInAcc: true },
+  { id: 'steady', role: 'switched', holdsCranking: true },
+  { id: 'dim', role: 'illumination' },
+];
+const SLOT_PLACES = ['off', 'acc', 'run', 'crank', 'engine', 'asleep', 'lamps'] as const;
+
+const sessions: fc.Arbitrary<FindSession> = fc
+  .record({
+    legends: fc.array(fc.constantFrom(...LEGENDS), { minLength: 1, maxLength: 9 }),
+    read: fc.array(
+      fc.tuple(fc.nat(8), fc.constantFrom(...SLOT_PLACES), fc.constantFrom(12.4, 0.02, 0, 5.1)),
+      { maxLength: 14 },
+    ),
+    needs: fc.subarray([...NEEDS], { minLength: 1, maxLength: 3 }),
+    place: fc.constantFrom(...STITCH_PLACES),
+    until: fc.constantFrom('role' as const, 'function' as const),
+  })
+  .map(({ legends, read, needs, place, until }) => ({
+    sources: legends.map((legend, index) => ({
+      id: `F${index}`,
+      name: `F${index}`,
+      legend,
+      fitted: true,
+      tappable: true,
+      logged: undefined,
+    })),
+    readings: read
+      .filter(([slot]) => slot < legends.length)
+      .map(([slot, at, volts], index) => ({
+        id: `r${index}`,
+        sourceId: `F${slot}`,
+        contact: undefined,
+        state: stateAt(at),
+        value: { kind: 'volts' as const, volts },
+      })),
+    state: stateAt(place),
+    needs,
+    until,
+  }));
+
+describe('the quick advice against the plain one', () => {
+  it('is the same: chances, sources found and the next visit', () => {
+    // The adviser is kept over all sessions, as the worker keeps it: nothing of one may leak into the next.
+    const adviser = newAdviser();
+    fc.assert(
+      fc.property(sessions, (session) => {
+        const plain = plainAdvise(session);
+        const quick = adviser(session);
+        expect(quick.next).toEqual(plain.next);
+        expect(quick.filled).toEqual(plain.filled);
+        expect(quick.tentative).toEqual(plain.tentative);
+        quick.verdicts.forEach((verdict, index) => {
+          for (const name of CIRCUIT_FUNCTIONS)
+            expect(verdict.posterior.functions[name]).toBeCloseTo(
+              plain.verdicts[index]?.posterior.functions[name] ?? -1,
+              9,
+            );
+        });
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  it('is the same from an adviser that is kept and from one that is not', () => {
+    const adviser = newAdviser();
+    fc.assert(
+      fc.property(sessions, (session) => {
+        expect(adviser(session)).toEqual(advise(session));
+      }),
+      { numRuns: 40 },
+    );
+  });
+});

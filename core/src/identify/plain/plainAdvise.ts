@@ -1,0 +1,22 @@
+import type { FindAdvice, FindSession } from '../advise';
+import { adviseBy } from '../advise';
+import { readLabel } from '../readLabel';
+import { sourcePrior } from '../sourcePrior';
+import { plainOrder } from './plainOrder';
+import { plainPosterior } from './plainPosterior';
+
+/**
+ * The advice with nothing prepared or kept: every legend read anew, Bayes' rule as it stands, every order of visits
+ * tried. The same answers as `advise`, far slower; for tests and benchmarks.
+ */
+export function plainAdvise(session: FindSession): FindAdvice {
+  return adviseBy(
+    {
+      read: readLabel,
+      beliefIn: (source) => sourcePrior(source),
+      posterior: plainPosterior,
+      order: plainOrder,
+    },
+    session,
+  );
+}

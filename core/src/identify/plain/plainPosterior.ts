@@ -1,0 +1,94 @@
+import type { CircuitFunction } from '../../vehicle';
+import { CIRCUIT_FUNCTIONS, stateId } from '../../vehicle';
+import type { StateEvidence } from '../evidence';
+import { saysNothingOfLevel } from '../evidence';
+import { LEVELS, likelihoods } from '../levels';
+import type { Posterior } from '../posterior';
+import { NONE_SHARE } from '../posterior';
+import type { Reading } from '../reading';
+import { HYPOTHESES, UNKNOWN_LEVELS, expectedLevels } from '../signatures';
+import type { Hypothesis } from '../signatures';
+import type { Belief } from '../sourcePrior';
+
+/**
+ * Bayes' rule written down as it stands in a textbook, every number worked out where it is used. Far slower than
+ * `posterior`, which is held against it in tests and benchmarks.
+ */
+export function plainPosterior(prior: Belief, readings: readonly Reading[]): Posterior {
+  const told = readings.filter((one) => one.contact === undefined && !saysNothingOfLevel(one));
+  const groups = [...new Set(told.map(({ state }) => stateId(state)))].map((id) =>
+    told.filter(({ state }) => stateId(state) === id),
+  );
+  const isSlot = CIRCUIT_FUNCTIONS.every((name) => prior.functions[name] === 0 || isOnSlots(name));
+  const fits = HYPOTHESES.map((hypothesis) => fitOf(hypothesis, { prior, groups, isSlot }));
+  const noneFit = groups.reduce((fit, group) => fit * chanceOf(UNKNOWN_LEVELS, group), 1);
+  const share = (given: Belief['functions']): number[] =>
+    HYPOTHESES.map((one, index) => given[one.function] * (fits[index] ?? 0));
+  const total = sum(share(prior.functions)) + prior.functions.none * noneFit;
+  const hypotheses = share(prior.functions).map((weight) => weight / total);
+  const criticalBy = share(prior.critical).map((weight) => weight / total);
+  const alike = sum(fits) + NONE_SHARE * noneFit;
+  return {
+    functions: Object.fromEntries(
+      CIRCUIT_FUNCTIONS.map((name) => [
+        name,
+        name === 'none'
+          ? (prior.functions.none * noneFit) / total
+          : sum(hypotheses.filter((_, index) => HYPOTHESES[index]?.function === name)),
+      ]),
+    ) as Posterior['functions'],
+    hypotheses,
+    byReadings: [...fits, NONE_SHARE * noneFit].map((weight) => weight / alike),
+    critical: sum(criticalBy),
+    criticalBy,
+    evidence: groups.flatMap(evidenceOf),
+  };
+}
+
+/** Share of a variant times how well it agrees with what was read; what no slot can have fits only where it may be. */
+function fitOf(
+  hypothesis: Hypothesis,
+  given: {
+    readonly prior: Belief;
+    readonly groups: readonly (readonly Reading[])[];
+    readonly isSlot: boolean;
+  },
+): number {
+  const isPossible =
+    hypothesis.onSlots || (!given.isSlot && given.prior.functions[hypothesis.function] > 0);
+  if (!isPossible) return 0;
+  return given.groups.reduce((fit, group) => {
+    const [first] = group;
+    return first === undefined
+      ? fit
+      : fit * chanceOf(expectedLevels(hypothesis, first.state), group);
+  }, hypothesis.share);
+}
+
+/** Chance of what was read in one state: over all levels, how likely the level is times how likely it shows so. */
+function chanceOf(expected: readonly number[], readings: readonly Reading[]): number {
+  return LEVELS.reduce((chance, _, level) => {
+    return chance + (expected[level] ?? 0) * shownAt(level, readings);
+  }, 0);
+}
+
+function shownAt(level: number, readings: readonly Reading[]): number {
+  return readings.reduce((product, reading) => product * (likelihoods(reading)[level] ?? 0), 1);
+}
+
+function evidenceOf(readings: readonly Reading[]): StateEvidence[] {
+  const [first] = readings;
+  if (first === undefined) return [];
+  const shown = LEVELS.map((_, level) => shownAt(level, readings));
+  const top = Math.max(...shown);
+  const levels = shown.map((chance) => chance / top);
+  return [{ id: stateId(first.state), state: first.state, readings, levels }];
+}
+
+function isOnSlots(name: CircuitFunction): boolean {
+  return HYPOTHESES.every((one) => one.function !== name || one.onSlots);
+}
+
+function sum(weights: readonly number[]): number {
+  return weights.reduce((total, weight) => total + weight, 0);
+}
