@@ -93,6 +93,29 @@ describe('readLabel', () => {
     expect(readLabel(legend).safety).toBe('unknown');
   });
 
+  it.each(
+    `S.R.S|PRE-TENS|GURTSTR|RUECKHALT|PAB|ROLLOVER|TRC|BRAKE SW|PEDAL|P/S|SERVO|PCS|FR CAM|AVS|DDE|OIL PUMP|ATX|CLUTCH
+    |COOL FAN|BOMBA|SNSR|CGW|HEV|TELEMATIC|BALLAST|ABBL|FEU CROIS|T/S|BLINK|CLIGN|ESCL|ELV`
+      .split('|')
+      .map((legend) => [legend.trim()]),
+  )('blocks %s, one of many spellings of a dangerous circuit (common practice)', (legend) => {
+    expect(readLabel(legend)).toMatchObject({ safety: 'block' });
+  });
+
+  it.each(['REVERSE', 'RUECKF', 'FOG', 'TAIL', 'FEU AR'])(
+    'wants a reason for %s: a lamp required by law is not simply a supply',
+    (legend) => {
+      expect(readLabel(legend)).toMatchObject({ safety: 'caution' });
+    },
+  );
+
+  it.each(['PS SEAT', 'WASH PUMP', 'POMPE LAVE', 'COOL BOX', 'BACK UP'])(
+    'does not take %s for the dangerous circuit it is spelled like',
+    (legend) => {
+      expect(readLabel(legend)).toMatchObject({ safety: 'free' });
+    },
+  );
+
   it('blocks a legend that names a dangerous and a harmless circuit', () => {
     expect(readLabel('RADIO/A/BAG').safety).toBe('block');
   });

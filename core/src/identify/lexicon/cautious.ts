@@ -5,7 +5,7 @@ import { CONSTANT, GAUGES, LAMPS, RUN, caution } from './entry';
 export const CAUTIOUS: readonly LexiconEntry[] = [
   caution(
     `TAIL|TAIL LP|TAIL LAMP|TAIL LIGHT|PARK|PARKING|PARK LP|PARK LAMP|PARKING LP|POSITION|POS LP|SIDE LP|SIDELIGHT|SIDELIGHTS
-    |SMALL LP|MARKER|RUN LP|RUNNING LP|STANDL|STANDLICHT|SCHLUSSL|FEUX POS|VEILLEUSE|LUZ POSICION|POSICION`,
+    |SMALL LP|MARKER|RUN LP|RUNNING LP|STANDL|STANDLICHT|SCHLUSSL|RUECKL|FEU AR|FEUX AR|FEUX POS|VEILLEUSE|LUZ POSICION|POSICION`,
     'tail and parking lamps',
     'Tail lamps are required by law: use them for an illumination trigger only, never as a supply.',
     LAMPS,
@@ -22,6 +22,27 @@ export const CAUTIOUS: readonly LexiconEntry[] = [
     'wipers',
     'Wipers are needed to see: leave them their supply.',
     RUN,
+  ),
+  caution(
+    `BACK UP LP|B U LP|BACKUP LP|BACKUP LAMP|BACK LP|REV|REV LP|REVERSE|REVERSING|RUECKF|RUECKFAHRL|RECUL|FEUX RECUL
+    |MARCHA ATRAS`,
+    'reversing lamps',
+    'Reversing lamps are required by law: use them for a reverse signal; as a supply only with good reason.',
+    {
+      ignitionRun: 3,
+      ignitionRunCrank: 3,
+      reverse: 3,
+    },
+  ),
+  caution(
+    'FOG|FR FOG|FOG LP|FOG LAMP|NEBEL|NEBELL|NSW|ANTIBROUIL|ANTIBROUILLARD|ANTINIEBLA',
+    'fog lamps',
+    'Fog lamps draw near their fuse’s rating; rear ones are required by law.',
+    {
+      lamps: 4,
+      ignitionRun: 2,
+      constant: 1,
+    },
   ),
   caution(
     'HORN|HORNS|HUPE|KLAXON|AVERT|AVERTISSEUR|BOCINA|CLAXON',
@@ -74,8 +95,8 @@ export const CAUTIOUS: readonly LexiconEntry[] = [
     CONSTANT,
   ),
   caution(
-    'AM 1|AM 2|IGN SW|IG SW|ZUENDSCHL|MAIN|ALT|HAUPTS',
-    'feed of the ignition switch, main feed',
+    'AM 1|AM 2|IGN SW|IG SW|ZUENDSCHL|MAIN|HAUPTS|ALT|ALTERNATOR|GENERATOR|LIMA|ALTERNATEUR|ALTERNADOR',
+    'main feed, ignition switch, alternator',
     'Half the car hangs on a main feed: nothing is added to it.',
     CONSTANT,
   ),

@@ -74,7 +74,7 @@ export const USABLE: readonly LexiconEntry[] = [
     RUN,
   ),
   free(
-    'P SEAT|PWR SEAT|PWR SEATS|SEAT|SEATS|LUMBAR|SITZVERST|SIEGE|ASIENTO',
+    'P SEAT|PS SEAT|DR SEAT|PWR SEAT|PWR SEATS|SEAT|SEATS|LUMBAR|SITZVERST|SIEGE|ASIENTO',
     'power seats',
     CONSTANT,
   ),
@@ -107,16 +107,6 @@ export const USABLE: readonly LexiconEntry[] = [
     },
   ),
   free(
-    `BACK UP LP|B U LP|BACKUP LP|BACKUP LAMP|BACK LP|REV|REV LP|REVERSE|REVERSING|RUECKF|RUECKFAHRL|RECUL|FEUX RECUL
-    |MARCHA ATRAS`,
-    'reversing lamps',
-    {
-      ignitionRun: 3,
-      ignitionRunCrank: 3,
-      reverse: 3,
-    },
-  ),
-  free(
     'CAM|CAMERA|RVC|PDC|PARK ASSIST|PARK AID|PARKING AID|SONAR|EINPARKH|AIDE PARK|AYUDA APARC',
     'camera, parking aid',
     { ignitionRun: 4, ignitionRunCrank: 2, accessory: 2 },
@@ -136,16 +126,7 @@ export const USABLE: readonly LexiconEntry[] = [
     },
   ),
   free(
-    'FOG|FR FOG|FOG LP|FOG LAMP|NEBEL|NEBELL|ANTIBROUIL|ANTIBROUILLARD|ANTINIEBLA',
-    'fog lamps',
-    {
-      lamps: 4,
-      ignitionRun: 2,
-      constant: 1,
-    },
-  ),
-  free(
-    'WASHER|WASH|WSH|RR WIP|RR WIPER|REAR WIPER|WASCHP|LAVE GLACE|LAVAPARA',
+    'WASHER|WASH|WSH|RR WIP|RR WIPER|REAR WIPER|WASCHP|LAVE GLACE|POMPE LAVE|LAVAPARA|BOMBA LAVAP',
     'washer, rear wiper',
     RUN,
   ),
