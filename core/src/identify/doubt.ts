@@ -49,10 +49,11 @@ export interface Doubt {
 /** What still speaks against a source serving a need. */
 export function doubtOf(meeting: Meeting, verdict: Verdict): Doubt {
   const { hypotheses, byReadings, functions, criticalBy } = verdict.posterior;
+  const serving = meeting.serving(verdict.posterior);
   const unless = (weights: readonly number[], none: number): number[] => [
     ...weights
       .slice(0, HYPOTHESES.length)
-      .map((weight, index) => (meeting.meets[index] === true ? 0 : weight)),
+      .map((weight, index) => weight * (1 - (serving[index] ?? 0))),
     none,
   ];
   return {
@@ -60,17 +61,17 @@ export function doubtOf(meeting: Meeting, verdict: Verdict): Doubt {
     byReadings: unless(byReadings, byReadings[HYPOTHESES.length] ?? 0),
     critical: [...criticalBy],
     serving: {
-      believed: servingWeight(meeting, hypotheses),
-      byReadings: servingWeight(meeting, byReadings),
+      believed: servingWeight(serving, hypotheses),
+      byReadings: servingWeight(serving, byReadings),
     },
   };
 }
 
-function servingWeight(meeting: Meeting, weights: readonly number[]): number {
-  return weights.reduce(
-    (total, weight, index) => total + (meeting.meets[index] === true ? weight : 0),
-    0,
-  );
+function servingWeight(serving: Float64Array, weights: readonly number[]): number {
+  let total = 0;
+  for (let index = 0; index < HYPOTHESES.length; index += 1)
+    total += (weights[index] ?? 0) * (serving[index] ?? 0);
+  return total;
 }
 
 /** Whether doubt is left beside what serves. */
@@ -89,12 +90,13 @@ export function expectation(
   place: StitchPlace,
 ): boolean | undefined {
   const live = LIVE_AT.get(place) ?? [];
+  const serving = meeting.serving(verdict.posterior);
   let liveWeight = 0;
   let whole = 0;
   verdict.posterior.hypotheses.forEach((weight, index) => {
-    if (meeting.meets[index] !== true) return;
-    whole += weight;
-    if (live[index] === true) liveWeight += weight;
+    const part = weight * (serving[index] ?? 0);
+    whole += part;
+    if (live[index] === true) liveWeight += part;
   });
   if (whole <= 0) return undefined;
   const share = liveWeight / whole;

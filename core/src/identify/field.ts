@@ -82,7 +82,7 @@ export function isCandidate(source: Source): boolean {
 
 /** Whether a verdict fills a need: sure enough, also without its legend, and nothing in dispute. */
 export function fills(need: Need | Meeting, verdict: Verdict, until: Until = 'role'): boolean {
-  const meeting = 'meets' in need ? need : meetingOf(need);
+  const meeting = 'serving' in need ? need : meetingOf(need);
   if (verdict.status === 'unread' || verdict.status === 'contradicted') return false;
   if (until === 'function' && verdict.status !== 'resolved') return false;
   return (

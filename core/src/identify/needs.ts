@@ -1,8 +1,10 @@
 import type { StitchPlace, VehicleState } from '../vehicle';
 import { nextState, placeOf, stateAt } from '../vehicle';
+import type { StateEvidence } from './evidence';
+import type { PerLevel } from './levels';
 import { LEVELS } from './levels';
 import type { Posterior } from './posterior';
-import { HYPOTHESES, UNKNOWN_LEVELS, isLive } from './signatures';
+import { HYPOTHESES, LEVEL_ROWS, UNKNOWN_LEVELS, isLive } from './signatures';
 
 /** Roles of a supply that a fuse slot can fill. */
 export const NEED_ROLES = ['constant', 'switched', 'illumination'] as const;
@@ -83,68 +85,104 @@ const MUST_SEE: Record<NeedRole, StitchPlace> = {
   illumination: 'lamps',
 };
 
-/** Whether a source meets a need, hypothesis by hypothesis; prepared once per need. */
+/** A need with what is worked out of it once. */
 export interface Meeting {
   readonly need: Need;
   readonly requirements: readonly Requirement[];
   /** See `mustSeeOf`. */
   readonly mustSee: readonly StitchPlace[];
-  /** By entry of `HYPOTHESES`. */
-  readonly meets: readonly boolean[];
+  /**
+   * Chance that a circuit meets the need, by entry of `HYPOTHESES` and "none of these" last. Where a source was read,
+   * what was seen counts: a seat heater that stays live while cranking holds through cranking, whatever it is called.
+   */
+  readonly serving: (given: Posterior) => Float64Array;
 }
 
-/** Works out which hypotheses meet a need. */
+/** Prepares a need. */
 export function meetingOf(need: Need): Meeting {
   const requirements = requirementsOf(need);
-  const meets = HYPOTHESES.map((hypothesis) =>
-    requirements.every(({ state, want }) => isLive(hypothesis, state) === (want === 'live')),
+  const byDesign = requirements.map(({ state, want }) =>
+    HYPOTHESES.map((hypothesis) => isLive(hypothesis, state) === (want === 'live')),
   );
-  return { need, requirements, mustSee: mustSeeOf(need), meets };
+  const known = new WeakMap<Posterior, Float64Array>();
+  return {
+    need,
+    requirements,
+    mustSee: mustSeeOf(need),
+    serving: (given) => {
+      const serving = known.get(given) ?? servingOf(requirements, byDesign, given);
+      known.set(given, serving);
+      return serving;
+    },
+  };
 }
 
-/**
- * How probable it is that a source meets a need: the weight of the hypotheses that do, plus "none of these" as far as
- * its readings reach.
- */
+function servingOf(
+  requirements: readonly Requirement[],
+  byDesign: readonly (readonly boolean[])[],
+  given: Posterior,
+): Float64Array {
+  const serving = new Float64Array(NONE + 1).fill(1);
+  requirements.forEach(({ place, want }, at) => {
+    const seen = given.evidence.find((one) => placeOf(one.state) === place);
+    if (seen === undefined)
+      byDesign[at]?.forEach((meets, index) => {
+        if (!meets) serving[index] = 0;
+      });
+    else asSeen(serving, seen, want);
+    serving[NONE] =
+      (serving[NONE] ?? 0) * shareAsWanted(UNKNOWN_LEVELS, seen?.levels ?? UNREAD, want);
+  });
+  return serving;
+}
+
+/** Weighs the hypotheses by the chance that their circuit is as wanted where it was read. */
+function asSeen(serving: Float64Array, seen: StateEvidence, want: Requirement['want']): void {
+  const atBattery = seen.levels[BATTERY] ?? 0;
+  for (let index = 0; index < NONE; index += 1) {
+    const row = seen.rowOf[index] ?? 0;
+    const agreement = seen.agreements[row] ?? 0;
+    // Rows that only wires can have are not worked out for slots: nothing weighs on them there.
+    const live = agreement > 0 ? ((LIVE_IN_ROW[row] ?? 0) * atBattery) / agreement : 0;
+    serving[index] = (serving[index] ?? 0) * (want === 'live' ? live : 1 - live);
+  }
+}
+
+/** Chance of battery voltage in each entry of `LEVEL_ROWS`. */
+const LIVE_IN_ROW = LEVEL_ROWS.map((row) => row[LEVELS.indexOf('battery')] ?? 0);
+
+/** Chance that a circuit of these expected levels is live, or is not, after what was read. */
+function shareAsWanted(expected: PerLevel, seen: PerLevel, want: Requirement['want']): number {
+  let live = 0;
+  let whole = 0;
+  for (let level = 0; level < LEVELS.length; level += 1) {
+    const weight = (expected[level] ?? 0) * (seen[level] ?? 1);
+    whole += weight;
+    if (level === BATTERY) live = weight;
+  }
+  return (want === 'live' ? live : whole - live) / whole;
+}
+
+const NONE = HYPOTHESES.length;
+const BATTERY = LEVELS.indexOf('battery');
+const UNREAD: PerLevel = LEVELS.map(() => 1);
+
+/** How probable it is that a source meets a need, by everything known. */
 export function meetsProbability(need: Need | Meeting, given: Posterior): number {
-  const meeting = 'meets' in need ? need : meetingOf(need);
-  const known = sumMeeting(meeting, given.hypotheses);
-  const none = given.functions.none;
-  return none < NEGLIGIBLE ? known : known + none * unknownMeets(meeting, given);
+  const meeting = 'serving' in need ? need : meetingOf(need);
+  return weighed(meeting.serving(given), given.hypotheses, given.functions.none);
 }
 
 /** The same from the readings alone, whatever is printed: a label is never a finding. */
 export function meetsByReadings(meeting: Meeting, given: Posterior): number {
-  const none = given.byReadings[HYPOTHESES.length] ?? 0;
-  const known = sumMeeting(meeting, given.byReadings);
-  return none < NEGLIGIBLE ? known : known + none * unknownMeets(meeting, given);
+  return weighed(meeting.serving(given), given.byReadings, given.byReadings[NONE] ?? 0);
 }
 
-/** "None of these" below this is not worth working out. */
-const NEGLIGIBLE = 1e-6;
-
-function sumMeeting(meeting: Meeting, weights: readonly number[]): number {
-  let sum = 0;
-  for (let index = 0; index < meeting.meets.length; index += 1)
-    if (meeting.meets[index] === true) sum += weights[index] ?? 0;
+function weighed(serving: Float64Array, weights: readonly number[], none: number): number {
+  let sum = none * (serving[NONE] ?? 0);
+  for (let index = 0; index < NONE; index += 1)
+    sum += (weights[index] ?? 0) * (serving[index] ?? 0);
   return sum;
-}
-
-const BATTERY = LEVELS.indexOf('battery');
-const UNREAD = LEVELS.map(() => 1);
-
-function unknownMeets(meeting: Meeting, given: Posterior): number {
-  return meeting.requirements.reduce((product, { place, want }) => {
-    const seen = given.evidence.find((one) => placeOf(one.state) === place)?.levels ?? UNREAD;
-    let isLiveThere = 0;
-    let whole = 0;
-    UNKNOWN_LEVELS.forEach((chance, level) => {
-      const weight = chance * (seen[level] ?? 1);
-      whole += weight;
-      if (level === BATTERY) isLiveThere = weight;
-    });
-    return (product * (want === 'live' ? isLiveThere : whole - isLiveThere)) / whole;
-  }, 1);
 }
 
 function live(place: StitchPlace): Requirement {

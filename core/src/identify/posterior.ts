@@ -7,7 +7,7 @@ import { LEVELS } from './levels';
 import type { Reading } from './reading';
 import type { FunctionPrior } from './readLabel';
 import type { Hypothesis } from './signatures';
-import { HYPOTHESES, LEVEL_ROWS, UNKNOWN_LEVELS } from './signatures';
+import { HYPOTHESES, UNKNOWN_LEVELS } from './signatures';
 import type { Belief } from './sourcePrior';
 import type { Workings } from './workings';
 import { ON_SLOTS, newWorkings } from './workings';
@@ -27,8 +27,6 @@ export interface Posterior {
   readonly evidence: readonly StateEvidence[];
 }
 
-const WIDTH = LEVELS.length;
-
 /** "None of these" against one hypothesis, when nothing but readings counts. */
 export const NONE_SHARE = 0.25;
 
@@ -43,28 +41,22 @@ export function posterior(
   readings: readonly Reading[],
   workings: Workings = newWorkings(),
 ): Posterior {
-  const evidence = gatherEvidence(readings, workings);
   const possible = possibleFor(prior);
+  const rows = possible === ON_SLOTS ? 'slotRows' : 'rows';
+  const evidence = gatherEvidence(readings, workings, rows);
   const fit = new Float64Array(COUNT).fill(1);
-  const agreements = new Float64Array(ROW_COUNT);
   let noneFit = 1;
-  for (const one of evidence) {
-    const { rowOf, rows, slotRows } = workings.tableFor(one.id, one.state);
-    // Many hypotheses expect the same: what a row makes of the readings is worked out once.
-    agree(one.levels, possible === ON_SLOTS ? slotRows : rows, agreements);
+  for (const { rowOf, agreements, levels } of evidence) {
     for (let at = 0; at < possible.length; at += 1) {
       const index = possible[at] as number;
       fit[index] = (fit[index] as number) * (agreements[rowOf[index] as number] as number);
     }
-    noneFit *= agreement(UNKNOWN_LEVELS, one.levels);
+    noneFit *= agreement(UNKNOWN_LEVELS, levels);
   }
   return weigh(prior, { possible, fit, noneFit, evidence });
 }
 
 const COUNT = HYPOTHESES.length;
-const ROW_COUNT = LEVEL_ROWS.length;
-/** The rows one after the other: this is the innermost loop of the identification. */
-const FLAT_ROWS = Float64Array.from(LEVEL_ROWS.flat());
 const INDICES = HYPOTHESES.map((_, index) => index);
 
 /** Functions that no fuse slot has. */
@@ -128,20 +120,10 @@ const NO_WEIGHT = Object.fromEntries(CIRCUIT_FUNCTIONS.map((name) => [name, 0]))
   number
 >;
 
-/** How well the given rows agree with what was seen, written into `into`. */
-function agree(seen: PerLevel, rows: Uint8Array, into: Float64Array): void {
-  for (let at = 0; at < rows.length; at += 1) {
-    const row = rows[at] as number;
-    let sum = 0;
-    for (let level = 0; level < WIDTH; level += 1)
-      sum += (FLAT_ROWS[row * WIDTH + level] as number) * (seen[level] as number);
-    into[row] = sum;
-  }
-}
-
 /** How well expected levels agree with what was seen. */
 function agreement(expected: PerLevel, seen: PerLevel): number {
   let sum = 0;
-  for (let index = 0; index < WIDTH; index += 1) sum += (expected[index] ?? 0) * (seen[index] ?? 0);
+  for (let index = 0; index < LEVELS.length; index += 1)
+    sum += (expected[index] ?? 0) * (seen[index] ?? 0);
   return sum;
 }

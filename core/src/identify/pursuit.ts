@@ -123,12 +123,14 @@ function checksFor(
 function dangerAfter(meeting: Meeting, verdict: Verdict, steps: readonly Step[]): number {
   const doubt = doubtOf(meeting, verdict);
   for (const { place, expectLive } of steps) remove(doubt, place, expectLive);
+  const chances = meeting.serving(verdict.posterior);
   let critical = 0;
   let serving = 0;
-  meeting.meets.forEach((meets, index) => {
-    if (!meets || isRuledOut(index, steps)) return;
-    critical += doubt.critical[index] ?? 0;
-    serving += verdict.posterior.hypotheses[index] ?? 0;
+  verdict.posterior.hypotheses.forEach((weight, index) => {
+    const part = chances[index] ?? 0;
+    if (part === 0 || isRuledOut(index, steps)) return;
+    critical += part * (doubt.critical[index] ?? 0);
+    serving += part * weight;
   });
   return serving > 0 ? critical / serving : 0;
 }

@@ -6,7 +6,7 @@ import { LEVELS, likelihoods } from '../levels';
 import type { Posterior } from '../posterior';
 import { NONE_SHARE } from '../posterior';
 import type { Reading } from '../reading';
-import { HYPOTHESES, UNKNOWN_LEVELS, expectedLevels } from '../signatures';
+import { HYPOTHESES, LEVEL_ROWS, UNKNOWN_LEVELS, expectedLevels, levelRowOf } from '../signatures';
 import type { Hypothesis } from '../signatures';
 import type { Belief } from '../sourcePrior';
 
@@ -82,7 +82,19 @@ function evidenceOf(readings: readonly Reading[]): StateEvidence[] {
   const shown = LEVELS.map((_, level) => shownAt(level, readings));
   const top = Math.max(...shown);
   const levels = shown.map((chance) => chance / top);
-  return [{ id: stateId(first.state), state: first.state, readings, levels }];
+  const { state } = first;
+  return [
+    {
+      id: stateId(state),
+      state,
+      readings,
+      levels,
+      rowOf: Uint8Array.from(HYPOTHESES, (hypothesis) => levelRowOf(hypothesis, state)),
+      agreements: Float64Array.from(LEVEL_ROWS, (row) =>
+        sum(row.map((chance, level) => chance * (levels[level] ?? 0))),
+      ),
+    },
+  ];
 }
 
 function isOnSlots(name: CircuitFunction): boolean {
