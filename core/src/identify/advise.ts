@@ -70,8 +70,9 @@ export function adviseBy(means: Means, session: FindSession): FindAdvice {
     if (own === undefined) bySource.set(reading.sourceId, [reading]);
     else own.push(reading);
   }
+  const beliefOf = means.beliefsIn(session.sources);
   const verdicts = session.sources.map((source) =>
-    judge(source, bySource.get(source.id) ?? [], means),
+    judge(source, bySource.get(source.id) ?? [], { ...means, belief: beliefOf(source) }),
   );
   const field = fieldOf(session.sources, verdicts, {
     needs: session.needs,

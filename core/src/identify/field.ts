@@ -13,7 +13,7 @@ export const SURE = 0.97;
 /** And from here up by its readings alone: no legend makes up for a state that nobody has seen. */
 export const SURE_BY_READINGS = 0.86;
 /** A source this likely to be safety-critical never serves: rather no source than an even bet. */
-export const TOO_RISKY = 0.42;
+export const TOO_RISKY = 0.45;
 /** Below this a source isn't worth planning for. */
 export const HOPELESS = 0.02;
 

@@ -11,7 +11,7 @@ import { newWorkings } from './workings';
 /** How the costly questions are answered: quickly, or written down plainly as `plain/` does for checks. */
 export interface Means {
   readonly read: (legend: string | undefined) => LabelReading;
-  readonly beliefIn: (source: Source) => Belief;
+  readonly beliefsIn: (sources: readonly Source[]) => (source: Source) => Belief;
   readonly posterior: (prior: Belief, readings: readonly Reading[]) => Posterior;
   readonly order: OrderOfVisits;
 }
@@ -21,7 +21,7 @@ export function fastMeans(): Means {
   const workings = newWorkings();
   return {
     read: workings.read,
-    beliefIn: workings.beliefIn,
+    beliefsIn: workings.beliefsIn,
     posterior: (prior, readings) => posterior(prior, readings, workings),
     order: cheapestOrder,
   };

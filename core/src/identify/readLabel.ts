@@ -155,7 +155,12 @@ function blend(entries: readonly LexiconEntry[]): FunctionPrior {
   const sum: FunctionWeights = {};
   for (const { weights } of entries)
     for (const name of CIRCUIT_FUNCTIONS) sum[name] = (sum[name] ?? 0) + (weights[name] ?? 0);
-  const label = normalise(sum);
+  return believedOf(sum);
+}
+
+/** What weights over functions suggest, as far as a label is trusted. */
+export function believedOf(weights: FunctionWeights): FunctionPrior {
+  const label = normalise(weights);
   return mapFunctions((name) => LABEL_TRUST * label[name] + (1 - LABEL_TRUST) * UNLABELLED[name]);
 }
 

@@ -1,8 +1,9 @@
 import type { CircuitFunction } from '../vehicle';
 import { CIRCUIT_FUNCTIONS } from '../vehicle';
-import type { SafetyClass } from './lexicon';
+import type { HiddenCircuits } from './hiddenCircuits';
+import type { FunctionWeights, SafetyClass } from './lexicon';
 import type { FunctionPrior, LabelReading } from './readLabel';
-import { readLabel } from './readLabel';
+import { believedOf, readLabel } from './readLabel';
 import type { Source } from './source';
 
 /** What is believed of a source before its first reading. */
@@ -34,28 +35,58 @@ const CRITICAL_FUNCTIONS: Partial<Record<CircuitFunction, number>> = {
   stopLamp: 0.02,
 };
 
-/** What is believed of a source by its legend, and over it by the model's log. */
+/**
+ * What is believed of a source by its legend, or by what its panel must hold besides when that can't be read, and over
+ * both by the model's log.
+ */
 export function sourcePrior(
   source: Pick<Source, 'legend' | 'logged' | 'kind'> & { readonly label?: LabelReading },
+  hidden?: HiddenCircuits,
 ): Belief {
   if (source.kind === 'wire') return { functions: WIRE_PRIOR, critical: NOTHING };
   const label = source.label ?? readLabel(source.legend);
-  const chance = CRITICAL_CHANCE[label.safety];
+  const byPanel = label.safety === 'unknown' && hidden !== undefined && hidden.share > 0;
+  const belief = byPanel ? beliefAmong(hidden, beliefBy(label)) : beliefBy(label);
   const { logged } = source;
+  if (logged === undefined) return belief;
+  const doubt = 1 - logged.probability;
+  return {
+    functions: mapFunctions(
+      (name) =>
+        doubt * belief.functions[name] + (name === logged.function ? logged.probability : 0),
+    ),
+    critical: mapFunctions((name) => doubt * belief.critical[name]),
+  };
+}
+
+function beliefBy(label: LabelReading): Belief {
   // Blocked legends are never offered: their own prior stands, all of it critical.
-  const trust = logged?.probability ?? 0;
-  const functions = mapFunctions((name) => {
-    const byLabel =
-      chance === 1
-        ? label.prior[name]
-        : (1 - chance) * label.prior[name] + chance * (CRITICAL_FUNCTIONS[name] ?? 0);
-    return (1 - trust) * byLabel + (name === logged?.function ? trust : 0);
-  });
-  const critical = mapFunctions((name) => {
-    const share = chance === 1 ? label.prior[name] : chance * (CRITICAL_FUNCTIONS[name] ?? 0);
-    return (1 - trust) * share;
-  });
-  return { functions, critical };
+  if (label.safety === 'block') return { functions: label.prior, critical: label.prior };
+  const chance = CRITICAL_CHANCE[label.safety];
+  const critical = mapFunctions((name) => chance * (CRITICAL_FUNCTIONS[name] ?? 0));
+  return {
+    functions: mapFunctions((name) => (1 - chance) * label.prior[name] + critical[name]),
+    critical,
+  };
+}
+
+/** A source without a readable legend: one of the circuits that no legend names, or anything. */
+function beliefAmong(hidden: HiddenCircuits, anything: Belief): Belief {
+  const among = (of: (weights: FunctionWeights | undefined) => FunctionPrior | undefined) =>
+    mapFunctions((name) =>
+      hidden.circuits.reduce(
+        (sum, { share, weights }) => sum + share * (of(weights)?.[name] ?? 0),
+        0,
+      ),
+    );
+  const functions = among((weights) => (weights ? believedOf(weights) : CRITICAL_PRIOR));
+  const critical = among((weights) => (weights ? undefined : CRITICAL_PRIOR));
+  const blend = (part: FunctionPrior, rest: FunctionPrior): FunctionPrior =>
+    mapFunctions((name) => hidden.share * part[name] + (1 - hidden.share) * rest[name]);
+  return {
+    functions: blend(functions, anything.functions),
+    critical: blend(critical, anything.critical),
+  };
 }
 
 /** Wires of an unknown bunch: anything, speakers more than most. Common practice. */
@@ -91,6 +122,7 @@ const WIRE_WEIGHTS: Partial<Record<CircuitFunction, number>> = {
 const WIRE_TOTAL = Object.values(WIRE_WEIGHTS).reduce((sum, weight) => sum + weight, 0);
 const WIRE_PRIOR = mapFunctions((name) => (WIRE_WEIGHTS[name] ?? 0) / WIRE_TOTAL);
 const NOTHING = mapFunctions(() => 0);
+const CRITICAL_PRIOR = mapFunctions((name) => CRITICAL_FUNCTIONS[name] ?? 0);
 
 function mapFunctions(of: (name: CircuitFunction) => number): FunctionPrior {
   const made: Partial<Record<CircuitFunction, number>> = {};

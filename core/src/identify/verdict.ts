@@ -20,6 +20,8 @@ import { HYPOTHESES, isLive } from './signatures';
 import type { Fence } from './fence';
 import { fenceOf } from './fence';
 import type { LoggedClaim, Source } from './source';
+import type { Belief } from './sourcePrior';
+import { sourcePrior } from './sourcePrior';
 import type { Stitch } from './stitch';
 import { stitchOf } from './stitch';
 
@@ -70,11 +72,11 @@ const TRACE = 0.005;
 export function judge(
   source: Source,
   readings: readonly Reading[],
-  means: Means = fastMeans(),
+  means: Pick<Means, 'read' | 'posterior'> & { readonly belief?: Belief } = fastMeans(),
 ): Verdict {
   const own = readings.filter((reading) => reading.sourceId === source.id);
   const label = means.read(source.legend);
-  const given = means.posterior(means.beliefIn(source), own);
+  const given = means.posterior(means.belief ?? sourcePrior({ ...source, label }), own);
   const ranked = rankFunctions(given);
   const leading = ranked[0]?.function ?? 'none';
   const certainty = given.functions[leading];

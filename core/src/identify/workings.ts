@@ -1,5 +1,6 @@
 import type { VehicleState } from '../vehicle';
 import { stateId } from '../vehicle';
+import { hiddenCircuits } from './hiddenCircuits';
 import type { PerLevel } from './levels';
 import { likelihoods } from './levels';
 import type { Reading } from './reading';
@@ -26,8 +27,8 @@ export interface Workings {
   readonly tableFor: (id: string, state: VehicleState) => StateTable;
   /** A reading's likelihoods by level, scaled so that the largest is 1. */
   readonly scaledOnce: (reading: Reading) => PerLevel;
-  /** What is believed of a source beforehand; slots with the same legend and nothing logged share it. */
-  readonly beliefIn: (source: Source) => Belief;
+  /** What is believed of each source of a panel beforehand; slots with the same legend and nothing logged share it. */
+  readonly beliefsIn: (sources: readonly Source[]) => (source: Source) => Belief;
   /** Reads legends, each once. */
   readonly read: (legend: string | undefined) => LabelReading;
 }
@@ -56,13 +57,20 @@ export function newWorkings(): Workings {
       tables.set(id, table);
       return table;
     },
-    beliefIn: (source) => {
-      const label = read(source.legend);
-      if (source.logged !== undefined || source.kind === 'wire')
-        return sourcePrior({ ...source, label });
-      const belief = beliefs.get(label) ?? sourcePrior({ ...source, label });
-      beliefs.set(label, belief);
-      return belief;
+    beliefsIn: (sources) => {
+      const hidden = hiddenCircuits(sources, read);
+      let unreadable: Belief | undefined;
+      return (source) => {
+        const label = read(source.legend);
+        if (source.logged !== undefined || source.kind === 'wire')
+          return sourcePrior({ ...source, label }, hidden);
+        // What can't be read is the same to all of a panel, and another on the next.
+        if (label.safety === 'unknown')
+          return (unreadable ??= sourcePrior({ ...source, label }, hidden));
+        const belief = beliefs.get(label) ?? sourcePrior({ ...source, label });
+        beliefs.set(label, belief);
+        return belief;
+      };
     },
   };
 }

@@ -16,7 +16,7 @@ const SLOT_PLACES = ['off', 'acc', 'run', 'crank', 'engine', 'asleep', 'lamps'] 
 
 const sessions: fc.Arbitrary<FindSession> = fc
   .record({
-    legends: fc.array(fc.constantFrom(...LEGENDS), { minLength: 1, maxLength: 9 }),
+    legends: fc.array(fc.constantFrom(...LEGENDS), { minLength: 1, maxLength: 18 }),
     read: fc.array(
       fc.tuple(fc.nat(8), fc.constantFrom(...SLOT_PLACES), fc.constantFrom(12.4, 0.02, 0, 5.1)),
       { maxLength: 14 },

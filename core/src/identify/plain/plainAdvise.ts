@@ -1,5 +1,6 @@
 import type { FindAdvice, FindSession } from '../advise';
 import { adviseBy } from '../advise';
+import { hiddenCircuits } from '../hiddenCircuits';
 import { readLabel } from '../readLabel';
 import { sourcePrior } from '../sourcePrior';
 import { plainOrder } from './plainOrder';
@@ -13,7 +14,7 @@ export function plainAdvise(session: FindSession): FindAdvice {
   return adviseBy(
     {
       read: readLabel,
-      beliefIn: (source) => sourcePrior(source),
+      beliefsIn: (sources) => (source) => sourcePrior(source, hiddenCircuits(sources, readLabel)),
       posterior: plainPosterior,
       order: plainOrder,
     },
