@@ -187,6 +187,7 @@ describe('the 9 V pop', () => {
       wire(speaker(true), 'plus'),
       wire(speaker(false), 'minus'),
       wire({ is: 'data', biasV: 2.5 }, 'data'),
+      wire({ is: 'amplifierOutput', speaker: 'L', positive: true }, 'driven'),
     ]),
   );
   const pop = (plusId: string, minusId: string) =>
@@ -200,6 +201,13 @@ describe('the 9 V pop', () => {
 
   it('is silent and harmful on a data line', () => {
     expect(pop('plus', 'data')).toMatchObject({ cone: 'none', harm: 'data is a data wire' });
+  });
+
+  it('is harmful on an amplifier’s output, switched off too', () => {
+    expect(pop('plus', 'driven')).toMatchObject({
+      cone: 'none',
+      harm: expect.stringContaining('amplifier'),
+    });
   });
 
   it('reads the speaker’s own ohms between its leads', () => {

@@ -47,6 +47,9 @@ const live =
   (state: VehicleState): Stand =>
     when(state) ? 'battery' : 'dead';
 
+/** The variant of a speaker lead that an amplifier drives. */
+export const FROM_AMPLIFIER = 'from an amplifier';
+
 /**
  * Every function as its variants. Which states are live follows DIN 72552 for 15, 15R, 30, 31, 50, 54, 56b, 58 and
  * 58d; the shares of the variants are common practice (accessory usually drops while cranking).
@@ -149,7 +152,7 @@ export const HYPOTHESES: readonly Hypothesis[] = [
     'speaker',
     [
       ['to the speaker', 0.93, () => 'open'],
-      ['from an amplifier', 0.07, (state) => (on(state) ? 'half' : 'dead')],
+      [FROM_AMPLIFIER, 0.07, (state) => (on(state) ? 'half' : 'dead')],
     ],
     0.6,
   ),

@@ -1,4 +1,4 @@
-import type { BenchCar, BenchTouch, GeneratedHarness } from '../bench';
+import type { BenchCar, BenchTouch, GeneratedHarness, WireTruth } from '../bench';
 import { benchCar, lampShows, meterShows, ohmmeterShows, popShows, seededRandom } from '../bench';
 import type { Reading, ReadingValue } from '../identify';
 import { WORK_SECONDS, changeSeconds, senseOf } from '../identify';
@@ -171,9 +171,10 @@ export function harnessByHand(trial: HarnessTrial): HarnessFound {
   const sweep = (state: VehicleState, role: WireRole): void => {
     trial.go(state);
     for (const id of [...rest]) {
-      const sense = senseOf(trial.probe(id));
+      const reading = trial.probe(id);
+      const sense = senseOf(reading);
       if (sense === 'live') take(id, role);
-      else if (sense === 'part' && role !== 'constant') take(id, 'sensor');
+      else if (sense === 'part' && role !== 'constant') take(id, partRole(reading));
     }
   };
   sweep(stateAt('off'), 'constant');
@@ -209,6 +210,16 @@ export function harnessByHand(trial: HarnessTrial): HarnessFound {
   return { roles, pairs };
 }
 
+/** About half the supply is an amplifier's output, common practice; anything else between is left alone as a sensor. */
+const HALF_V: readonly [number, number] = [5.5, 7];
+
+function partRole({ value }: Reading): WireRole {
+  const [least, most] = HALF_V;
+  return value.kind === 'volts' && value.volts >= least && value.volts <= most
+    ? 'amplifier'
+    : 'sensor';
+}
+
 /** By hand a wire is tried against its taped mate, then like colours, then two more. */
 const MOST_TRIES = 4;
 
@@ -227,12 +238,17 @@ function matesFor(id: string, rest: readonly string[], wires: readonly HarnessWi
     .map(({ other }) => other);
 }
 
+/** The role a wire really plays. */
+export function roleOfTruth(truth: WireTruth): WireRole {
+  return truth.amplified ? 'amplifier' : ROLE_OF[truth.role];
+}
+
 /** Whether every wire was told apart rightly: roles, speaker pairs, names and polarity. */
 export function isFullyRight(harness: GeneratedHarness, found: HarnessFound): boolean {
   return harness.wires.every(({ id }) => {
     const truth = harness.roles[id];
-    if (truth === undefined || found.roles[id] !== ROLE_OF[truth.role]) return false;
-    if (truth.role !== 'speaker') return true;
+    if (truth === undefined || found.roles[id] !== roleOfTruth(truth)) return false;
+    if (truth.role !== 'speaker' || truth.amplified) return true;
     const pair = found.pairs.find((one) => one.plusId === id || one.minusId === id);
     return pair?.speaker === truth.speaker && (pair?.plusId === id) === truth.positive;
   });

@@ -7,6 +7,7 @@ export {
   harnessTrial,
   isFullyRight,
   planHarnessSteps,
+  roleOfTruth,
 } from './harnessTrial';
 export type { HarnessEffort, HarnessFound, HarnessTrial } from './harnessTrial';
 export { NO_SCORE, addScores, scoreOf } from './score';

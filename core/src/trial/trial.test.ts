@@ -108,6 +108,14 @@ describe('the plan on cut harnesses it has not seen', () => {
     expect(harm).toBe(0);
   });
 
+  it('meets bunches behind an amplifier among them, and never pops their wires', () => {
+    const amplified = Array.from({ length: BUNCHES }, (_, at) => generateHarness(FIRST_SEED + at))
+      .filter((one) => Object.values(one.roles).some((truth) => truth.amplified))
+      .map((one, at) => followHarnessPlan(harnessTrial(one, at)));
+    expect(amplified.length).toBeGreaterThan(0);
+    for (const advice of amplified) expect(advice.pairs).toEqual([]);
+  });
+
   it('tells nearly every bunch fully apart, in less time and with fewer probes than by hand', () => {
     console.info(
       `${BUNCHES} bunches: ${right} fully right; seconds ${middle(ratios.seconds).toFixed(2)}, probes ${middle(ratios.probes).toFixed(2)} of the order by hand`,

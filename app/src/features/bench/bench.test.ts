@@ -1,5 +1,5 @@
 import { USUAL_LEGENDS, generateHarness } from '@lucky-thread/core/bench';
-import { ROLE_OF } from '@lucky-thread/core/identify/harness';
+import { roleOfTruth } from '@lucky-thread/core/trial';
 import { stateAt } from '@lucky-thread/core/vehicle';
 import { parseRow } from '../find/legendGrid';
 import { harnessReport } from './harnessPractice';
@@ -69,7 +69,7 @@ describe('practice on a panel', () => {
 it('judges a bunch by what every wire was named', () => {
   const harness = generateHarness(5);
   const named = Object.fromEntries(
-    Object.entries(harness.roles).map(([id, { role }]) => [id, ROLE_OF[role]]),
+    Object.entries(harness.roles).map(([id, truth]) => [id, roleOfTruth(truth)]),
   );
   const effort = { seconds: 0, probes: 0, pops: 0, harm: 1 };
   const lines = harnessReport(harness, named, { effort, readings: [] });

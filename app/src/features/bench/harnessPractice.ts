@@ -1,7 +1,8 @@
 import type { GeneratedHarness } from '@lucky-thread/core/bench';
-import { ROLE_NAMES, ROLE_OF } from '@lucky-thread/core/identify/harness';
+import { ROLE_NAMES } from '@lucky-thread/core/identify/harness';
 import type { WireRole } from '@lucky-thread/core/identify/harness';
 import type { HarnessEffort } from '@lucky-thread/core/trial';
+import { roleOfTruth } from '@lucky-thread/core/trial';
 import type { Reading } from '@lucky-thread/core/identify';
 import type { ReportLine } from './panelReport';
 
@@ -16,14 +17,14 @@ export function harnessReport(
 ): ReportLine[] {
   const wrong = harness.wires.filter(({ id }) => {
     const truth = harness.roles[id];
-    return truth !== undefined && named[id] !== ROLE_OF[truth.role];
+    return truth !== undefined && named[id] !== roleOfTruth(truth);
   });
   const right = harness.wires.length - wrong.length;
   return [
     { good: wrong.length === 0, text: `${right} of ${harness.wires.length} wires named rightly.` },
     ...wrong.map(({ id, colour }) => {
       const truth = harness.roles[id];
-      const is = truth === undefined ? '' : ROLE_NAMES[ROLE_OF[truth.role]].plain;
+      const is = truth === undefined ? '' : ROLE_NAMES[roleOfTruth(truth)].plain;
       return { good: false, text: `${id} ${colour} is: ${is}.` };
     }),
     ...pairLines(harness, done.readings),
@@ -38,7 +39,9 @@ export function harnessReport(
 }
 
 function pairLines(harness: GeneratedHarness, readings: readonly Reading[]): ReportLine[] {
-  const speakers = new Set(Object.values(harness.roles).flatMap((role) => role.speaker ?? []));
+  const speakers = new Set(
+    Object.values(harness.roles).flatMap((role) => (role.amplified ? [] : (role.speaker ?? []))),
+  );
   const popped = new Set(
     readings.flatMap(({ value }) => (value.kind === 'pop' ? (value.speaker ?? []) : [])),
   );

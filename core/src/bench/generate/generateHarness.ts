@@ -21,6 +21,8 @@ export interface WireTruth {
   /** Speaker and polarity, for speaker leads. */
   readonly speaker: string | undefined;
   readonly positive: boolean | undefined;
+  /** An amplifier drives it. */
+  readonly amplified: boolean;
 }
 
 /** A bunch of cut wires behind a removed radio. */
@@ -52,6 +54,8 @@ interface Drawn {
 }
 
 const SPEAKERS = ['front left', 'front right', 'rear left', 'rear right'];
+/** Share of bunches behind an amplifier, cut on its speaker side. */
+const AMPLIFIED = 0.08;
 /** Wires in a bunch: from, to. */
 const LEAST = 12;
 const MOST = 24;
@@ -99,7 +103,12 @@ export function generateHarness(
     roles: Object.fromEntries(
       drawn.map((one) => [
         one.id,
-        { role: one.role, speaker: one.speaker, positive: one.positive },
+        {
+          role: one.role,
+          speaker: one.speaker,
+          positive: one.positive,
+          amplified: one.behind.is === 'amplifierOutput',
+        },
       ]),
     ),
   };
@@ -116,6 +125,7 @@ function drawWires(random: () => number): Drawn[] {
   if (chance(0.85)) wires.push(illumination(random));
   const doors = chance(0.8) ? SPEAKERS : SPEAKERS.slice(0, 2);
   const impedance = pick([3.6, 4, 5.5, 7.2], random);
+  const amplified = chance(AMPLIFIED);
   for (const speaker of doors)
     for (const positive of [true, false])
       wires.push({
@@ -123,7 +133,9 @@ function drawWires(random: () => number): Drawn[] {
         pair: speaker,
         speaker,
         positive,
-        behind: { is: 'speaker', speaker, positive, ohm: impedance },
+        behind: amplified
+          ? { is: 'amplifierOutput', speaker, positive }
+          : { is: 'speaker', speaker, positive, ohm: impedance },
       });
   if (chance(0.7)) wires.push({ role: 'antennaTurnOn', behind: { is: 'turnOn', loadOhm: 150 } });
   if (chance(0.4)) wires.push({ role: 'amplifierTurnOn', behind: { is: 'turnOn', loadOhm: 4700 } });

@@ -10,7 +10,7 @@ export interface PopShows {
   readonly speaker: string | undefined;
   /** Which way its cone moved, with plus on the first wire. */
   readonly cone: 'out' | 'in' | 'none';
-  /** The source met a live, data or sensor wire: damage. */
+  /** The source met a live, data or sensor wire, or an amplifier’s output: damage. */
   readonly harm: string | undefined;
 }
 
@@ -52,6 +52,7 @@ function wireOf(car: BenchCar, id: string): BenchWire {
 
 function harmOn(wire: BenchWire, seen: Port): string | undefined {
   if (wire.behind.is === 'data') return `${wire.id} is a data wire`;
+  if (wire.behind.is === 'amplifierOutput') return `${wire.id} is an amplifier’s output`;
   if (wire.behind.is === 'sensor') return `${wire.id} is a sensor wire`;
   // A ghost behind megohms is no supply.
   const isFed = Math.abs(seen.volts) > LIVE_V && seen.ohm < FED_OHM;

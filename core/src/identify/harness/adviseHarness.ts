@@ -222,6 +222,7 @@ function verdictOf(belief: WireBelief, session: HarnessSession): WireVerdict {
 
 /** A wire may be popped once it was read awake with the key on, dead every time, and is no data or sensor line. */
 function popSafety(belief: WireBelief, session: HarnessSession): true | string {
+  if (belief.role === 'amplifier') return 'an amplifier drives it';
   if (!isDeadAwake(belief.wire.id, session)) return 'not read dead with the key on';
   const { functions } = belief.given;
   if (functions.dataBus > POP_RISK) return 'may be a data line';

@@ -1,10 +1,9 @@
 import type { Posterior } from '../posterior';
 import { posterior } from '../posterior';
 import type { Reading } from '../reading';
-import { HYPOTHESES } from '../signatures';
 import { sourcePrior } from '../sourcePrior';
 import type { Workings } from '../workings';
-import { CAPACITY, ROLE_OF, WIRE_ROLES } from './roles';
+import { CAPACITY, ROLE_BY_HYPOTHESIS, WIRE_ROLES } from './roles';
 import type { WireRole } from './roles';
 import type { HarnessSession, HarnessWire } from './session';
 import { colourEvidence } from './wireColours';
@@ -82,8 +81,8 @@ function rolesOf(
 ): number[] {
   const byColour = colourEvidence(wire.colour, known.session.family ?? 'factory');
   const weights = WIRE_ROLES.map(() => 0);
-  HYPOTHESES.forEach((hypothesis, index) => {
-    const at = WIRE_ROLES.indexOf(ROLE_OF[hypothesis.function]);
+  ROLE_BY_HYPOTHESIS.forEach((role, index) => {
+    const at = WIRE_ROLES.indexOf(role);
     weights[at] = (weights[at] ?? 0) + (given.hypotheses[index] ?? 0);
   });
   const leftOver = WIRE_ROLES.indexOf('leftOver');

@@ -52,6 +52,18 @@ describe('adviseHarness', () => {
     expect(next.kind === 'probe' && next.wireIds).toHaveLength(WIRES.length);
   });
 
+  // An amplifier with one supply rests at half of it. Common practice.
+  it('leaves an amplifier’s outputs alone: half the supply with the key on', () => {
+    const driven = EVERYTHING_ON.map((one) =>
+      one.sourceId.startsWith('white') ? volts(one.sourceId, 6.2) : one,
+    );
+    const { wires } = adviseHarness({ wires: WIRES, readings: driven, state: ON });
+    for (const id of ['white', 'whiteBlack']) {
+      const verdict = wires.find(({ wireId }) => wireId === id);
+      expect(verdict).toMatchObject({ role: 'amplifier', popSafe: 'an amplifier drives it' });
+    }
+  });
+
   it('then asks only what was live with the key off', () => {
     const { next } = adviseHarness({ wires: WIRES, readings: EVERYTHING_ON, state: ON });
     expect(next.kind === 'probe' && [...next.wireIds].sort()).toEqual(['orange', 'red', 'yellow']);

@@ -1,4 +1,5 @@
 import type { CircuitFunction } from '../../vehicle';
+import { FROM_AMPLIFIER, HYPOTHESES } from '../signatures';
 
 /**
  * What a wire of a radio's bunch is told apart as. Inputs that a radio drives, reversing lamps and wires that end
@@ -10,6 +11,7 @@ export const WIRE_ROLES = [
   'lamps',
   'ground',
   'speaker',
+  'amplifier',
   'dataBus',
   'sensor',
   'pulledUp',
@@ -49,6 +51,11 @@ export const ROLE_OF: Record<CircuitFunction, WireRole> = {
   none: 'leftOver',
 };
 
+/** The role of each entry of `HYPOTHESES`: a speaker lead that an amplifier drives is none to be popped. */
+export const ROLE_BY_HYPOTHESIS: readonly WireRole[] = HYPOTHESES.map((one) =>
+  one.variant === FROM_AMPLIFIER ? 'amplifier' : ROLE_OF[one.function],
+);
+
 /** How a role is named on screens and paper. */
 export const ROLE_NAMES: Record<WireRole, { readonly plain: string; readonly code: string }> = {
   constant: { plain: 'Live always · constant (30)', code: 'CONST' },
@@ -56,6 +63,7 @@ export const ROLE_NAMES: Record<WireRole, { readonly plain: string; readonly cod
   lamps: { plain: 'Live with the lamps · illumination (58)', code: 'LAMPS' },
   ground: { plain: 'Ground (31)', code: 'GND' },
   speaker: { plain: 'Speaker lead', code: 'SPKR' },
+  amplifier: { plain: 'Amplifier’s output: no lamp, no 9 V', code: 'AMP' },
   dataBus: { plain: 'Data line: leave it alone', code: 'DATA' },
   sensor: { plain: 'Sensor or switch feed: leave it alone', code: 'SENSE' },
   pulledUp: { plain: 'Switch to ground, pulled up: no supply', code: 'PULL' },
@@ -69,6 +77,7 @@ export const CAPACITY: Record<WireRole, readonly [least: number, most: number]> 
   lamps: [0, 2],
   ground: [1, 3],
   speaker: [0, 8],
+  amplifier: [0, 8],
   dataBus: [0, 4],
   sensor: [0, 3],
   pulledUp: [0, 2],

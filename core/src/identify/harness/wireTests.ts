@@ -7,7 +7,7 @@ import { HYPOTHESES, expectedLevels } from '../signatures';
 import { WORK_SECONDS, changeSeconds } from '../workCosts';
 import type { WireBelief } from './beliefs';
 import type { WireRole } from './roles';
-import { ROLE_OF, SETTLED, WIRE_ROLES } from './roles';
+import { ROLE_BY_HYPOTHESIS, SETTLED, WIRE_ROLES } from './roles';
 import type { HarnessLimit, HarnessSession } from './session';
 
 /** One way of looking at wires: a state of the car, an instrument, and what it is clipped to. */
@@ -216,7 +216,7 @@ function bitsOf(belief: WireBelief, look: WireLook): number {
   HYPOTHESES.forEach((hypothesis, index) => {
     const weight = belief.given.hypotheses[index] ?? 0;
     if (weight < 1e-6) return;
-    const role = WIRE_ROLES.indexOf(ROLE_OF[hypothesis.function]);
+    const role = WIRE_ROLES.indexOf(ROLE_BY_HYPOTHESIS[index] ?? 'leftOver');
     mass[role] = (mass[role] ?? 0) + weight;
     expectedLevels(hypothesis, look.state).forEach((chance, level) => {
       const row = joint[role];
