@@ -1,6 +1,6 @@
 import type { StitchPlace, VehicleState } from '../vehicle';
 import { placeOf } from '../vehicle';
-import { passingChances } from './doubt';
+import { passingChances, visitState } from './doubt';
 import type { Candidate, OrderOfVisits } from './orderOfVisits';
 import { SAME_SECONDS } from './orderOfVisits';
 import type { Pursuit } from './pursuit';
@@ -37,23 +37,41 @@ export function nextVisit(
   const places = wanted.filter((place) => place === here || !WAITS.includes(place));
   if (places.length === 0)
     return wanted[0] && { place: wanted[0], pursuits: at(pursuits, wanted[0]) };
-  const candidates = pursuits.map((one) => candidateOf(one, places));
+  const round = { candidates: pursuits.map((one) => candidateOf(one, places)), places, ...from };
   const standing = places.indexOf(here);
-  const orders = (standing < 0 ? [NOBODY] : sharesOf(candidates, standing)).map((share) => ({
-    share,
-    ...from.order(candidates, { places, state: from.state, standing, share }),
-  }));
-  let best = orders[0];
-  for (const one of orders)
-    if (best === undefined || one.seconds < best.seconds - SAME_SECONDS) best = one;
-  const place = places[best?.first ?? 0];
-  if (best === undefined || place === undefined) return undefined;
-  const { share } = best;
-  const isNow = place === here && share.size > 0;
-  return {
-    place,
-    pursuits: isNow ? pursuits.filter((_, index) => share.has(index)) : at(pursuits, place),
-  };
+  const shares = standing < 0 ? [] : sharesOf(round.candidates, standing);
+  const best = bestOf([...shares, NOBODY], { ...round, standing });
+  const place = places[best.first];
+  if (place === undefined) return undefined;
+  const isNow = place === here && best.share.size > 0;
+  // Whoever is worth reading on arrival is decided as it will be there: the sentence holds when the car is.
+  const share = isNow
+    ? best.share
+    : bestOf(sharesOf(round.candidates, best.first), {
+        ...round,
+        standing: best.first,
+        state: visitState(place, from.state),
+      }).share;
+  return { place, pursuits: pursuits.filter((_, index) => share.has(index)) };
+}
+
+/** The cheapest of several ways to share out who is read where the car stands. */
+function bestOf(
+  shares: readonly ReadonlySet<number>[],
+  round: {
+    readonly candidates: readonly Candidate[];
+    readonly places: readonly StitchPlace[];
+    readonly state: VehicleState;
+    readonly standing: number;
+    readonly order: OrderOfVisits;
+  },
+): { readonly share: ReadonlySet<number>; readonly seconds: number; readonly first: number } {
+  let best = { share: NOBODY, seconds: Infinity, first: -1 };
+  for (const share of shares) {
+    const { seconds, first } = round.order(round.candidates, { ...round, share });
+    if (seconds < best.seconds - SAME_SECONDS) best = { share, seconds, first };
+  }
+  return best;
 }
 
 const NOBODY: ReadonlySet<number> = new Set();
@@ -66,7 +84,7 @@ function candidateOf(pursuit: Pursuit, places: readonly StitchPlace[]): Candidat
   return { wanted, passing: passingChances(pursuit, places) };
 }
 
-/** Who is read before the car leaves where it stands: nobody, those most likely to stay in the race, or all. */
+/** Who may be read before the car leaves a place: all, or fewer and fewer of those most likely to stay in the race. */
 function sharesOf(candidates: readonly Candidate[], standing: number): ReadonlySet<number>[] {
   const bit = 1 << standing;
   const byChance = candidates
@@ -74,10 +92,7 @@ function sharesOf(candidates: readonly Candidate[], standing: number): ReadonlyS
     .filter(({ wanted }) => (wanted & bit) !== 0)
     .sort((left, right) => right.chance - left.chance)
     .map(({ index }) => index);
-  return [
-    ...byChance.map((_, count) => new Set(byChance.slice(0, byChance.length - count))),
-    NOBODY,
-  ];
+  return byChance.map((_, count) => new Set(byChance.slice(0, byChance.length - count)));
 }
 
 function at(pursuits: readonly Pursuit[], place: StitchPlace): readonly Pursuit[] {

@@ -168,9 +168,11 @@ function ProbeDock({ context, finding, onFilled }: PartProps & { onFilled: () =>
         state={probing.state}
         deferred={probing.cannot}
         onFilled={onFilled}
-        onArrived={(state, slotId) =>
-          dispatch(carBroughtTo({ jobId, state, ...(slotId === undefined ? {} : { slotId }) }))
-        }
+        onArrived={(state, slotId) => {
+          dispatch(carBroughtTo({ jobId, state, ...(slotId === undefined ? {} : { slotId }) }));
+          // The plan may name another slot first once the car is there.
+          follow();
+        }}
         onDefer={defer}
       />
       {slot === undefined ? (

@@ -5,7 +5,9 @@ import type { Probing } from '../../store/probeSlice';
 import { slotTouched } from '../../store/probeSlice';
 import { useAppDispatch } from '../../store/store';
 
-/** After a reading, moves on to the plan's next slot in the same state; a slot the user touched is left alone. */
+/**
+ * After a reading or a change of state, moves on to the plan's next slot there; a slot the user touched is left alone.
+ */
 export function useFollowPlan(at: {
   readonly jobId: string;
   readonly advice: FindAdvice | undefined;
