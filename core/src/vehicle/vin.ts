@@ -55,7 +55,7 @@ const REGIONS: readonly (readonly [RegExp, string])[] = [
  * A wrong check digit is a problem where it is mandatory (North America) and a warning elsewhere; I, O and Q are
  * always problems. Source: 49 CFR 565.15, ISO 3779.
  *
- * @example decodeVin('1M8GDM9AXKP042788') // ok, check digit X matches
+ * @example decodeVin('1M8GDM9AXKP042788').ok // true
  */
 export function decodeVin(text: string): VinResult {
   const vin = text.trim().toUpperCase();

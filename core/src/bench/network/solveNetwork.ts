@@ -32,7 +32,7 @@ export interface SolvedNetwork {
  *   { kind: 'voltage', plus: 'in', minus: CHASSIS, volts: 12 },
  *   { kind: 'resistor', a: 'in', b: 'out', ohm: 1000 },
  *   { kind: 'resistor', a: 'out', b: CHASSIS, ohm: 2000 },
- * ]).voltage('out') // 8, but for the leak of 1e-10 S
+ * ]).voltage('out') // 8
  */
 export function solveNetwork(elements: readonly Element[]): SolvedNetwork {
   const assembly = assemble(elements);

@@ -42,7 +42,7 @@ const LEAST_AGREEMENT = 0.5;
  *
  * @throws RangeError when a grid is empty or its rows differ in length.
  *
- * @example alignLegend([[10, 15], [20, 5]], [[5, 20], [15, undefined]]) // matched, two quarter turns
+ * @example alignLegend([[10, 15], [20, 5]], [[5, 20], [15, undefined]]).kind // 'matched'
  */
 export function alignLegend(printed: RatingGrid, seen: RatingGrid): Alignment {
   assertGrid(printed, 'The legend');
