@@ -12,9 +12,18 @@ export interface Probing {
   readonly cannot: readonly StitchPlace[];
   /** How far testing goes: until the feeds are served, or until the log can name each function. */
   readonly until: Until;
+  /** A test lamp is at hand beside the meter. */
+  readonly lamp: boolean;
 }
 
 const initialState: Record<string, Probing> = {};
+
+/** Probing before anything was done. */
+export const FRESH: Omit<Probing, 'state' | 'cannot'> = {
+  slotId: undefined,
+  until: 'function',
+  lamp: true,
+};
 
 const slice = createSlice({
   name: 'probe',
@@ -30,7 +39,7 @@ const slice = createSlice({
       }>,
     ) => {
       const { jobId, state, deferred } = action.payload;
-      all[jobId] ??= { state, slotId: undefined, cannot: [...deferred], until: 'function' };
+      all[jobId] ??= { ...FRESH, state, cannot: [...deferred] };
     },
     carChanged: (all, action: PayloadAction<{ jobId: string; change: StateChange }>) => {
       const probing = all[action.payload.jobId];
@@ -54,6 +63,10 @@ const slice = createSlice({
       const probing = all[action.payload.jobId];
       if (probing !== undefined) probing.until = action.payload.until;
     },
+    lampChanged: (all, action: PayloadAction<{ jobId: string; lamp: boolean }>) => {
+      const probing = all[action.payload.jobId];
+      if (probing !== undefined) probing.lamp = action.payload.lamp;
+    },
     placeDeferred: (
       all,
       action: PayloadAction<{ jobId: string; place: StitchPlace; deferred: boolean }>,
@@ -67,6 +80,13 @@ const slice = createSlice({
   },
 });
 
-export const { probingOpened, carChanged, carBroughtTo, slotTouched, placeDeferred, untilChanged } =
-  slice.actions;
+export const {
+  probingOpened,
+  carChanged,
+  carBroughtTo,
+  slotTouched,
+  placeDeferred,
+  untilChanged,
+  lampChanged,
+} = slice.actions;
 export const probeReducer = slice.reducer;

@@ -30,7 +30,7 @@ export async function practiseByPlan(
 ): Promise<PlanTaken | undefined> {
   const trial =
     car.kind === 'panel'
-      ? trialCar(generateVehicle(car.seed, car.quality), { seed: car.seed, instrument: 'meter' })
+      ? trialCar(generateVehicle(car.seed, car.quality), { seed: car.seed, instrument: 'both' })
       : harnessTrial(generateHarness(car.seed, car.quality), car.seed);
   const steps =
     car.kind === 'panel'

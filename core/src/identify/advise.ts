@@ -25,6 +25,11 @@ export interface FindSession {
    * it. `function`: go on until the function of each serving source can be named, as the log wants it.
    */
   readonly until?: Until;
+  /**
+   * A filament lamp is at hand beside the meter (by default it is not): the plan asks for it where a meter showed
+   * neither live nor dead, which on an open wire is a ghost.
+   */
+  readonly lamp?: boolean;
 }
 
 /** What the identification says about a session. */
@@ -83,6 +88,7 @@ export function adviseBy(means: Means, session: FindSession): FindAdvice {
     ...field,
     state: session.state,
     cannot: session.cannot ?? [],
+    lamp: session.lamp ?? false,
     order: means.order,
   });
   return {

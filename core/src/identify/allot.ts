@@ -1,8 +1,7 @@
-import type { StitchPlace, VehicleState } from '../vehicle';
 import type { Field } from './field';
 import { byScarcity, fillsFor } from './field';
 import type { Meeting } from './needs';
-import type { Pursuit } from './pursuit';
+import type { Circumstances, Pursuit } from './pursuit';
 import { pursuitsFor } from './pursuit';
 import type { Verdict } from './verdict';
 
@@ -27,10 +26,7 @@ const MOST_ORDERED = 4;
  * in which they may choose, the one with the least expected work over all of them is taken, the scarcest need first
  * when that makes no difference.
  */
-export function allot(
-  field: Field,
-  at: { readonly state: VehicleState; readonly cannot: readonly StitchPlace[] },
-): Allotment {
+export function allot(field: Field, at: Circumstances): Allotment {
   const options = new Map<Meeting, Options>();
   const optionsOf = (meeting: Meeting): Options => {
     const known = options.get(meeting) ?? optionsFor(meeting, field, at);
@@ -56,11 +52,7 @@ interface Options {
   readonly pursuits: () => readonly Pursuit[];
 }
 
-function optionsFor(
-  meeting: Meeting,
-  field: Field,
-  at: { readonly state: VehicleState; readonly cannot: readonly StitchPlace[] },
-): Options {
+function optionsFor(meeting: Meeting, field: Field, at: Circumstances): Options {
   let pursuits: readonly Pursuit[] | undefined;
   return {
     fills: fillsFor(meeting, field),

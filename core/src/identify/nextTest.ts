@@ -3,6 +3,7 @@ import { PLACE_WORDS, placeOf } from '../vehicle';
 import type { Field } from './field';
 import { allot } from './allot';
 import type { Pursuit } from './pursuit';
+import { hasGhost } from './pursuit';
 import { expectation, visitState } from './doubt';
 import { WAITS, nextVisit } from './nextVisit';
 import type { OrderOfVisits } from './orderOfVisits';
@@ -13,6 +14,8 @@ export interface Visit {
   readonly state: VehicleState;
   readonly place: StitchPlace;
   readonly sourceIds: readonly string[];
+  /** Those of them to be touched with the lamp, because a meter showed a ghost there. */
+  readonly withLamp: readonly string[];
   /** Seconds of work, change of state included. */
   readonly seconds: number;
 }
@@ -22,6 +25,8 @@ export interface PlanInput extends Field {
   readonly state: VehicleState;
   /** Places the installer can't or won't bring the car to now, e.g. no cranking indoors. */
   readonly cannot: readonly StitchPlace[];
+  /** A filament lamp is at hand beside the meter. */
+  readonly lamp: boolean;
   readonly order: OrderOfVisits;
 }
 
@@ -107,7 +112,13 @@ function bestVisit(
     .sort((left, right) => gainOf(right) - gainOf(left))
     .map((one) => one.verdict.sourceId);
   const seconds = changeSeconds(input.state, state) + sourceIds.length * WORK_SECONDS.probe;
-  return { place, state, sourceIds, seconds };
+  const withLamp = input.lamp
+    ? sourceIds.filter((id) => {
+        const verdict = input.verdicts.get(id);
+        return verdict !== undefined && hasGhost(place, verdict);
+      })
+    : [];
+  return { place, state, sourceIds, withLamp, seconds };
 }
 
 /**
@@ -127,7 +138,10 @@ function isRashWait(place: StitchPlace, leaders: readonly Pursuit[], input: Plan
 }
 
 function asAction(visit: Visit, input: PlanInput): NextAction {
-  const names = visit.sourceIds.map((id) => input.sources.get(id)?.name ?? id);
+  const names = visit.sourceIds.map((id) => {
+    const name = input.sources.get(id)?.name ?? id;
+    return visit.withLamp.includes(id) ? `${name} with the lamp` : name;
+  });
   const stays = placeOf(input.state) === visit.place;
   const probe = `touch ${listed(names)}`;
   return {
@@ -181,6 +195,8 @@ function becauseOf(visit: Visit, input: PlanInput): string {
   const missing = verdict?.missing.find((one) => one.place === visit.place);
   if (verdict?.claim !== undefined && verdict?.status === 'unread')
     return 'The log of this model names it; one live reading confirms it for this car.';
+  if (visit.withLamp.length > 0)
+    return 'A meter shows ghosts on an open wire; a ghost does not light a lamp.';
   if (missing !== undefined || verdict?.status === 'unresolved')
     return REASONS[visit.place] ?? 'Separates what the open feeds can’t tell apart yet.';
   return 'Tells most about the open feeds for the time it takes.';

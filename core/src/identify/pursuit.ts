@@ -14,6 +14,8 @@ import type { Field } from './field';
 import { HOPELESS, TOO_RISKY, isRead, maySupply, priceOf } from './field';
 import type { Meeting } from './needs';
 import { meetsProbability } from './needs';
+import type { Reading } from './reading';
+import { senseOf } from './reading';
 import type { Verdict } from './verdict';
 import { VISIT_ORDER, WORK_SECONDS, changeSeconds } from './workCosts';
 
@@ -41,6 +43,15 @@ export interface Pursuit {
   readonly danger: number;
 }
 
+/** What the plan has to go by besides the readings. */
+export interface Circumstances {
+  readonly state: VehicleState;
+  /** Places the installer can't or won't bring the car to now. */
+  readonly cannot: readonly StitchPlace[];
+  /** A filament lamp is at hand beside the meter. */
+  readonly lamp: boolean;
+}
+
 /** So many sources per need are worked out, the most promising first. */
 const LONG_LIST = 10;
 /** Waiting for sleep or a shed load is no work, and one wait serves every source, s. */
@@ -55,11 +66,7 @@ const NAMING_GAIN = 0.05;
  * the other until one will do (Econometrica 47, 1979): by what one would give for another box instead, which is the
  * work of settling this one over its chance, plus its price.
  */
-export function pursuitsFor(
-  meeting: Meeting,
-  field: Field,
-  at: { readonly state: VehicleState; readonly cannot: readonly StitchPlace[] },
-): Pursuit[] {
+export function pursuitsFor(meeting: Meeting, field: Field, at: Circumstances): Pursuit[] {
   const hopeful = field.candidates
     .filter(({ sourceId }) => maySupply(meeting, sourceId))
     .map((verdict) => ({ verdict, chance: meetsProbability(meeting, verdict.posterior) }))
@@ -96,15 +103,11 @@ function reservation({ seconds, chance, price }: Pursuit): number {
 function checksFor(
   meeting: Meeting,
   verdict: Verdict,
-  given: {
-    readonly state: VehicleState;
-    readonly cannot: readonly StitchPlace[];
-    readonly until: Field['until'];
-  },
+  given: Circumstances & { readonly until: Field['until'] },
 ): Pick<Pursuit, 'checks' | 'seconds' | 'danger'> {
   const confirming = confirmationOf(meeting, verdict, given.state);
   if (confirming !== undefined) return confirming;
-  const left = new Set(VISIT_ORDER.filter((place) => !isSettled(place, verdict)));
+  const left = new Set(VISIT_ORDER.filter((place) => !isSettled(place, verdict, given.lamp)));
   const { steps, settles } = settlingChecks(meeting, verdict, { left, state: given.state });
   // While a place that would settle it is set aside, what it would make needless is worth a look.
   const waits = steps.some(({ place }) => given.cannot.includes(place));
@@ -225,13 +228,28 @@ function confirmationOf(
   };
 }
 
-/** Read already, and not in dispute. */
-function isSettled(place: StitchPlace, verdict: Verdict): boolean {
-  const seen = verdict.posterior.evidence.filter((one) => placeOf(one.state) === place);
+/** Whether a meter showed neither live nor dead at a place where no lamp was tried: on an open wire that is a ghost. */
+export function hasGhost(place: StitchPlace, verdict: Verdict): boolean {
+  const readings = readingsAt(place, verdict);
+  return (
+    readings.some((one) => one.value.kind === 'volts' && senseOf(one) === 'part') &&
+    readings.every((one) => one.value.kind !== 'glow')
+  );
+}
+
+function readingsAt(place: StitchPlace, verdict: Verdict): readonly Reading[] {
+  return verdict.posterior.evidence.flatMap((one) =>
+    placeOf(one.state) === place ? one.readings : [],
+  );
+}
+
+/** Read already, and not in dispute; a ghost is settled by a lamp, where there is one. */
+function isSettled(place: StitchPlace, verdict: Verdict, lamp: boolean): boolean {
+  const seen = readingsAt(place, verdict);
   if (seen.length === 0) return false;
+  if (lamp && hasGhost(place, verdict)) return false;
   const disputed = verdict.contradictions.some((one) => one.place === place);
-  const count = seen.reduce((sum, one) => sum + one.readings.length, 0);
-  return !disputed || count >= DISPUTE_READINGS;
+  return !disputed || seen.length >= DISPUTE_READINGS;
 }
 
 function bestCheck(

@@ -20,10 +20,14 @@ export function* planSteps(
       readings: car.readings,
       state: car.state(),
       needs,
+      lamp: car.lamp,
     });
     if (advice.next.kind !== 'visit') return advice;
     car.go(advice.next.visit.state);
-    for (const sourceId of advice.next.visit.sourceIds) car.probe(sourceId);
+    const { sourceIds, withLamp } = advice.next.visit;
+    for (const sourceId of sourceIds)
+      if (withLamp.includes(sourceId)) car.probe(sourceId, true);
+      else car.probe(sourceId);
     yield advice;
   }
   throw new Error(`The plan has not come to an end after ${MOST_VISITS} visits`);

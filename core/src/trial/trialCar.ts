@@ -21,8 +21,10 @@ export interface TrialCar {
   readonly readings: readonly Reading[];
   /** Brings the car to a state. */
   readonly go: (state: VehicleState) => void;
-  /** Touches a slot in the state the car is in. */
-  readonly probe: (sourceId: string) => Reading;
+  /** Touches a slot in the state the car is in, with the usual instrument or with the lamp. */
+  readonly probe: (sourceId: string, withLamp?: boolean) => Reading;
+  /** A lamp is at hand beside the meter. */
+  readonly lamp: boolean;
   readonly state: () => VehicleState;
   readonly effort: () => Effort;
 }
@@ -48,7 +50,11 @@ export function sourcesOf(vehicle: GeneratedVehicle): Source[] {
 /** A car to try a way of working on. */
 export function trialCar(
   vehicle: GeneratedVehicle,
-  by: { readonly seed: number; readonly instrument: 'meter' | 'lamp'; readonly car?: BenchCar },
+  by: {
+    readonly seed: number;
+    readonly instrument: 'meter' | 'lamp' | 'both';
+    readonly car?: BenchCar;
+  },
 ): TrialCar {
   const car = by.car ?? benchCar(vehicle.truth);
   const random = seededRandom(by.seed + NOISE_SEED);
@@ -70,12 +76,12 @@ export function trialCar(
       });
       state = to;
     },
-    probe: (sourceId) => {
+    lamp: by.instrument === 'both',
+    probe: (sourceId, withLamp = by.instrument === 'lamp') => {
       const touch = { pointId: sourceId, state };
-      const value: ReadingValue =
-        by.instrument === 'lamp'
-          ? { kind: 'glow', glow: lampShows(car, touch).burns }
-          : meterShows(car, touch, random);
+      const value: ReadingValue = withLamp
+        ? { kind: 'glow', glow: lampShows(car, touch).burns }
+        : meterShows(car, touch, random);
       const reading: Reading = {
         id: `r${readings.length}`,
         sourceId,

@@ -207,6 +207,7 @@ function useAdvice(practice: PanelPractice): FindAdvice | undefined {
       readings,
       state,
       needs,
+      lamp: true,
     }),
     [panel, readings, state, needs],
   );

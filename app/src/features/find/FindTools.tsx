@@ -3,7 +3,7 @@ import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { untilChanged } from '../../store/probeSlice';
+import { lampChanged, untilChanged } from '../../store/probeSlice';
 import { useAppDispatch } from '../../store/store';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
@@ -79,7 +79,8 @@ const LIMITS: readonly {
 /** How far the plan goes, and what it must do without. */
 function PlanLimits({ context, finding, onLimit }: FindToolsProps) {
   const dispatch = useAppDispatch();
-  const { cannot, until } = finding.probing;
+  const { cannot, until, lamp } = finding.probing;
+  const jobId = context.job.id;
   return (
     <Card testID="plan-limits">
       <Words kind="heading">Test until</Words>
@@ -89,7 +90,7 @@ function PlanLimits({ context, finding, onLimit }: FindToolsProps) {
         testID="until"
         options={UNTILS}
         value={until}
-        onChange={(value) => dispatch(untilChanged({ jobId: context.job.id, until: value }))}
+        onChange={(value) => dispatch(untilChanged({ jobId, until: value }))}
       />
       <Words kind="small" soft>
         {until === 'role'
@@ -108,6 +109,11 @@ function PlanLimits({ context, finding, onLimit }: FindToolsProps) {
             />
           );
         })}
+        <ActionButton
+          label={`${lamp ? '☐' : '☒'} No test lamp`}
+          testID="limit-lamp"
+          onPress={() => dispatch(lampChanged({ jobId, lamp: !lamp }))}
+        />
       </View>
     </Card>
   );

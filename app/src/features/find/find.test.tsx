@@ -244,7 +244,7 @@ describe('NextDock', () => {
     instruction: 'Do it, then touch F2.',
     because: 'It tells most.',
     caution: place === 'crank' ? 'Nobody near belts.' : undefined,
-    visit: { place, state: stateAt(place), sourceIds: ['dash/F2'], seconds: 9 },
+    visit: { place, state: stateAt(place), sourceIds: ['dash/F2'], withLamp: [], seconds: 9 },
   });
 
   it('says the next test in one sentence with one button for the change of state', () => {

@@ -55,5 +55,6 @@ export function findSessionOf(
     })),
     cannot: probing.cannot,
     until: probing.until,
+    lamp: probing.lamp,
   };
 }

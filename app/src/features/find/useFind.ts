@@ -2,7 +2,7 @@ import type { FindAdvice } from '@lucky-thread/core/identify';
 import { PARKED } from '@lucky-thread/core/vehicle';
 import { useEffect, useMemo } from 'react';
 import type { Probing } from '../../store/probeSlice';
-import { probingOpened } from '../../store/probeSlice';
+import { FRESH, probingOpened } from '../../store/probeSlice';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { askPlanner } from '../../workers/planner';
 import { useAnswer } from '../../workers/useAnswer';
@@ -36,13 +36,7 @@ export function useFind(context: JobContext): Finding {
       dispatch(probingOpened({ jobId, state: lastState ?? PARKED, deferred }));
   }, [dispatch, jobId, known, lastState, loaded, deferred]);
   const probing = useMemo(
-    (): Probing =>
-      known ?? {
-        state: lastState ?? PARKED,
-        slotId: undefined,
-        cannot: deferred,
-        until: 'function',
-      },
+    (): Probing => known ?? { ...FRESH, state: lastState ?? PARKED, cannot: deferred },
     [known, lastState, deferred],
   );
   const session = useMemo(() => findSessionOf(context, rows, probing), [context, rows, probing]);

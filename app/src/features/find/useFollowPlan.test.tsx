@@ -14,7 +14,13 @@ const JOB = 'job-1';
 /** Advice to visit these slots at run. */
 function atRun(...sourceIds: readonly string[]): FindAdvice {
   const advice = advise({ sources: [], readings: [], state: PARKED, needs: [] });
-  const visit = { state: stateAt('run'), place: 'run' as const, sourceIds, seconds: 5 };
+  const visit = {
+    state: stateAt('run'),
+    place: 'run' as const,
+    sourceIds,
+    withLamp: [],
+    seconds: 5,
+  };
   return {
     ...advice,
     next: { kind: 'visit', visit, instruction: '', because: '', caution: undefined },
