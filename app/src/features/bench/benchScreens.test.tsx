@@ -1,0 +1,145 @@
+import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { generateHarness, generateVehicle } from '@lucky-thread/core/bench';
+import { readLabel } from '@lucky-thread/core/identify';
+import { roleOfTruth } from '@lucky-thread/core/trial';
+import { renderInApp } from '../../testing/render';
+import { BenchScreen } from './BenchScreen';
+import { LEVELS } from './levels';
+
+// The worker's work, done on the spot: what it computes is tested in the core.
+jest.mock('../../workers/planner', () => {
+  const { advise } = jest.requireActual('@lucky-thread/core/identify');
+  const { adviseHarness } = jest.requireActual('@lucky-thread/core/identify/harness');
+  const { practiseByPlan } = jest.requireActual('../../workers/practiseByPlan');
+  return {
+    askPlanner: async (session: unknown) => advise(session),
+    askHarnessPlanner: async (session: unknown) => adviseHarness(session),
+    askPractice: (car: unknown, onStep: (actions: number) => void) => ({
+      // A worker answers later, never within the call.
+      result: Promise.resolve().then(() =>
+        practiseByPlan(car, (actions: number) => {
+          onStep(actions);
+          return true;
+        }),
+      ),
+      cancel: () => undefined,
+    }),
+  };
+});
+
+const NUMBER = 3;
+const LABELLED = LEVELS.find((level) => level.id === 'labelled');
+const CAR = generateVehicle(NUMBER, LABELLED?.kind === 'panel' ? LABELLED.quality : undefined);
+const BUNCH = generateHarness(NUMBER);
+
+function slotWith(supply: string): string {
+  return CAR.truth.circuits.find((one) => one.supply === supply)?.slotId ?? '';
+}
+
+/** Starts a level on a car by its number. */
+async function practise(level: string): Promise<void> {
+  renderInApp(<BenchScreen />);
+  fireEvent.press(screen.getByTestId(`level-${level}`));
+  fireEvent.changeText(screen.getByTestId('car-number'), String(NUMBER));
+  await act(async () => fireEvent.press(screen.getByTestId('start-practice')));
+}
+
+async function press(...ids: readonly string[]): Promise<void> {
+  for (const id of ids) await act(async () => fireEvent.press(screen.getByTestId(id)));
+}
+
+describe('the bench', () => {
+  it.each(['0', '1.5', 'one', '100000'])('does not start on car number %s', (text) => {
+    renderInApp(<BenchScreen />);
+    fireEvent.changeText(screen.getByTestId('car-number'), text);
+    expect(screen.getByText(/whole number from 1 to 99999/)).toBeTruthy();
+    fireEvent.press(screen.getByTestId('start-practice'));
+    expect(screen.queryByTestId('practice')).toBeNull();
+  });
+
+  it('offers its levels from a labelled panel to a faded harness', () => {
+    renderInApp(<BenchScreen />);
+    for (const level of LEVELS) expect(screen.getByTestId(`level-${level.id}`)).toBeTruthy();
+  });
+});
+
+describe('practice on a panel', () => {
+  it('reads with meter and lamp, takes a reading back, and counts the seconds', async () => {
+    await practise('labelled');
+    const slot = slotWith('battery');
+    await press(`slot-${slot}`, 'touch-meter');
+    expect(screen.getByTestId('last-reading')).toHaveTextContent(
+      new RegExp(`^${slot}: 1[0-9.]+ V`),
+    );
+    await press('touch-lamp');
+    expect(screen.getByTestId('last-reading')).toHaveTextContent(/lit/);
+    expect(screen.getByTestId('practice-seconds')).toHaveTextContent(/^70 s of work.*2 readings/);
+    await press('undo');
+    expect(screen.getByTestId('practice-seconds')).toHaveTextContent(/1 readings/);
+  });
+
+  it('gives the plan’s next test only when it is asked', async () => {
+    await practise('labelled');
+    expect(screen.queryByTestId('next')).toBeNull();
+    await press('help');
+    expect(screen.getByTestId('next')).toHaveTextContent(/touch F\d+/i);
+  });
+
+  it('gives two contacts to probe once the fuse is out, and tells a reversed tap', async () => {
+    await practise('labelled');
+    const slot = slotWith('battery');
+    const right = CAR.truth.circuits.find((one) => one.slotId === slot)?.supplyContact ?? 'a';
+    await press(`slot-${slot}`, 'pull', `touch-lamp-${right}`);
+    expect(screen.getByTestId('last-reading')).toHaveTextContent(/lit/);
+    await press(`fit-${right === 'a' ? 'b' : 'a'}`, 'finish');
+    expect(screen.getByText(new RegExp(`tap in ${slot} is reversed`))).toBeTruthy();
+  });
+
+  it('ends with what was missed, the time, and what the plan would have taken', async () => {
+    await practise('labelled');
+    const airbag = CAR.slots.find((slot) => readLabel(slot.legend).safety === 'block')?.id ?? '';
+    await press(`slot-${airbag}`, 'pull', 'pull');
+    await press(`slot-${slotWith('battery')}`, 'use-memory', 'finish');
+    const bad = screen.getAllByTestId('line-bad').map((one) => one.props.children as string);
+    expect(bad.join()).toMatch(new RegExp(`You pulled ${airbag}`));
+    expect(bad.join()).toMatch(/never read asleep/);
+    await waitFor(() =>
+      expect(screen.getByTestId('plan-time')).toHaveTextContent(/^The plan: \d+ s/),
+    );
+  });
+
+  it('goes on with the next car, and back to the levels', async () => {
+    await practise('labelled');
+    await press('finish', 'another');
+    expect(screen.getByTestId('practice')).toBeTruthy();
+    await press('finish', 'levels');
+    expect(screen.getByTestId('car-number').props.value).toBe(String(NUMBER + 1));
+  });
+});
+
+describe('practice on a bunch of cut wires', () => {
+  it('reads wires, takes names for them, and judges at the end', async () => {
+    await practise('harness');
+    const wire = BUNCH.wires[0]?.id ?? '';
+    const truth = BUNCH.roles[wire];
+    const role = truth === undefined ? 'leftOver' : roleOfTruth(truth);
+    await press(`wire-${wire}`, 'touch-meter');
+    expect(screen.getByTestId('last-reading')).toHaveTextContent(new RegExp(`^${wire}: `));
+    await press(`name-${role}`, 'finish');
+    expect(screen.getByText(new RegExp(`^✕ 1 of ${BUNCH.wires.length} wires named`))).toBeTruthy();
+    expect(screen.getByText(/Never read with everything on/)).toBeTruthy();
+  });
+
+  it('lets nobody pop a wire against nothing', async () => {
+    await practise('harness');
+    await press(`wire-${BUNCH.wires[0]?.id ?? ''}`);
+    await press('touch-pop');
+    expect(screen.queryByTestId('last-reading')).toBeNull();
+  });
+
+  it('gives the plan’s look at the whole bunch when asked', async () => {
+    await practise('harness');
+    await press('help');
+    expect(screen.getByTestId('next')).toHaveTextContent(/every wire in turn/);
+  });
+});
