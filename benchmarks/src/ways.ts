@@ -20,6 +20,7 @@ import {
   harnessTrial,
   isFullyRight,
   labelFirst,
+  logWithLies,
   scoreOf,
   sweep,
   trialCar,
@@ -73,6 +74,8 @@ export function waysBenchmark(): void {
         const score = tallies.get('our plan')?.score ?? NO_SCORE;
         scores.set(name, addScores(scores.get(name) ?? NO_SCORE, score));
       }
+  for (const lies of [0.02, 0.05, 0.2])
+    line(`with a log, ${100 * lies} % of it lies`, logRow(lies));
   for (const [name, score] of scores) line(`our plan, all with ${name} legends`, outcome(score));
   line('all of them pooled', '');
   for (const [way, efforts] of pooled)
@@ -105,6 +108,20 @@ function compare(trial: {
     }
   }
   return tallies;
+}
+
+/** The plan on cars whose model's log holds lies, and thinks as well of itself as it deserves. */
+function logRow(lies: number): string {
+  const needs = NEED_SETS.at(-1) ?? [];
+  const tally: Tally = { score: NO_SCORE, efforts: [] };
+  for (let seed = FIRST_SEED; seed < FIRST_SEED + CARS; seed += 1) {
+    const vehicle = generateVehicle(seed, USUAL_LEGENDS);
+    const log = logWithLies(vehicle, seed, { named: 0.35, lies, probability: 1 - lies });
+    const car = trialCar(vehicle, { seed, instrument: 'meter', log });
+    tally.score = addScores(tally.score, scoreOf(vehicle, needs, followPlan(car, needs).filled));
+    tally.efforts.push(car.effort());
+  }
+  return describe(tally);
 }
 
 function describe({ score, efforts }: Tally): string {

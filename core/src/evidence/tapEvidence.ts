@@ -26,9 +26,12 @@ export interface TapClaim {
 /** What the log may claim: `reported` until someone else confirmed it, `disputed` once someone contradicted it. */
 export type ClaimStatus = 'reported' | 'verified' | 'disputed';
 
-/** Odds that a fresh claim of each grade is right, as pseudo-counts right and wrong. Common practice, not counted. */
+/**
+ * Odds that a fresh claim of each grade is right, as pseudo-counts right and wrong. Common practice, not counted. What
+ * the shop probed itself was read in every state that look-alikes differ in and proved before the trim went back.
+ */
 const GRADE_COUNTS: Record<EvidenceGrade, readonly [number, number]> = {
-  probed: [19, 1],
+  probed: [49, 1],
   probedByOther: [12, 1],
   legend: [3, 2],
   forum: [2, 2],

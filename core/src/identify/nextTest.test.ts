@@ -150,7 +150,7 @@ describe('nextTest', () => {
     const logged = {
       tapPointId: 't',
       function: 'accessory',
-      probability: 0.95,
+      probability: 0.99,
       seen: ['off', 'acc', 'run', 'crank', 'justOff'],
     } as const;
     const sources = [source('F1', 'CIG'), source('F2', 'ACC', { logged })];

@@ -16,6 +16,7 @@ import type { Meeting } from './needs';
 import { meetsProbability } from './needs';
 import type { Reading } from './reading';
 import { senseOf } from './reading';
+import { TRUSTED_CLAIM } from './source';
 import type { Verdict } from './verdict';
 import { VISIT_ORDER, WORK_SECONDS, changeSeconds } from './workCosts';
 
@@ -212,13 +213,15 @@ function confirmationOf(
   state: VehicleState,
 ): Pick<Pursuit, 'checks' | 'seconds' | 'danger'> | undefined {
   const { claim } = verdict;
-  if (claim === undefined || verdict.status !== 'unread') return undefined;
-  const costs = VISIT_ORDER.filter((place) => expectation(meeting, verdict, place) === true).map(
-    (place) => ({
-      place,
-      seconds: changeSeconds(state, visitState(place, state)) + WORK_SECONDS.probe,
-    }),
-  );
+  if (claim === undefined || claim.probability < TRUSTED_CLAIM) return undefined;
+  if (verdict.status !== 'unread') return undefined;
+  const live = VISIT_ORDER.filter((place) => expectation(meeting, verdict, place) === true);
+  // A reading that a look-alike would pass confirms little: the need's own places first, but for waits.
+  const telling = live.filter((place) => meeting.mustSee.includes(place) && place !== 'asleep');
+  const costs = (telling.length > 0 ? telling : live).map((place) => ({
+    place,
+    seconds: changeSeconds(state, visitState(place, state)) + WORK_SECONDS.probe,
+  }));
   const cheapest = costs.sort((left, right) => left.seconds - right.seconds)[0];
   if (cheapest === undefined) return undefined;
   return {

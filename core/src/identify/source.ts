@@ -10,6 +10,12 @@ export interface LoggedClaim {
   readonly seen: readonly StitchPlace[];
 }
 
+/**
+ * From here up one live reading confirms a claim, and what it saw need not be seen again. Logs hold lies: a claim
+ * below this is a prior like a legend, and its source is read wherever look-alikes pass for it.
+ */
+export const TRUSTED_CLAIM = 0.97;
+
 /** A place that could feed a device, as the identification sees it: nothing of the truth, only what is printed and logged. */
 export interface Source {
   readonly id: string;

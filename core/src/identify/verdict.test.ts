@@ -220,7 +220,7 @@ describe('judge', () => {
     const logged = {
       tapPointId: 't',
       function: 'accessory',
-      probability: 0.95,
+      probability: 0.99,
       seen: ['off', 'acc', 'run', 'crank', 'justOff'],
     } as const;
     const source = { ...SOURCE, logged };

@@ -20,6 +20,7 @@ import { HYPOTHESES, isLive } from './signatures';
 import type { Fence } from './fence';
 import { fenceOf } from './fence';
 import type { LoggedClaim, Source } from './source';
+import { TRUSTED_CLAIM } from './source';
 import type { Belief } from './sourcePrior';
 import { sourcePrior } from './sourcePrior';
 import type { Stitch } from './stitch';
@@ -54,7 +55,7 @@ export interface Verdict {
   readonly fence: Fence | undefined;
   /** What the model's log claims of it. */
   readonly claim: LoggedClaim | undefined;
-  /** A live reading here agrees with what the log claims. */
+  /** A live reading here agrees with what the log claims, and the claim can be trusted. */
   readonly confirmsLog: boolean;
 }
 
@@ -98,7 +99,7 @@ export function judge(
     posterior: given,
     fence: fenceOf(source, label, given),
     claim: source.logged,
-    confirmsLog: source.logged?.function === leading && isConfirmed(own),
+    confirmsLog: source.logged !== undefined && isConfirmedClaim(source.logged, leading, own),
   };
 }
 
@@ -115,9 +116,18 @@ function missingFor(
   own: readonly Reading[],
 ): readonly LookAlike[] {
   const seen = new Set<StitchPlace>(own.filter(isPlain).map((one) => placeOf(one.state)));
-  if (source.logged?.function === leading && isConfirmed(own))
+  if (source.logged !== undefined && isConfirmedClaim(source.logged, leading, own))
     for (const place of source.logged.seen) seen.add(place);
   return LOOK_ALIKES[leading].filter((one) => !seen.has(one.place));
+}
+
+/** Whether a claim can be trusted, agrees with the readings, and was seen live here. */
+function isConfirmedClaim(
+  claim: LoggedClaim,
+  leading: CircuitFunction,
+  own: readonly Reading[],
+): boolean {
+  return claim.probability >= TRUSTED_CLAIM && claim.function === leading && isConfirmed(own);
 }
 
 /** Whether the installer has seen the source live with their own instrument; a dead reading confirms little. */

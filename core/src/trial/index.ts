@@ -10,6 +10,8 @@ export {
   roleOfTruth,
 } from './harnessTrial';
 export type { HarnessEffort, HarnessFound, HarnessTrial } from './harnessTrial';
+export { logWithLies } from './logWithLies';
+export type { LogQuality } from './logWithLies';
 export { NO_SCORE, addScores, scoreOf } from './score';
 export type { Score } from './score';
 export { LEGEND_SECONDS, sourcesOf, trialCar } from './trialCar';

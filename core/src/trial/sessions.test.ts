@@ -5,7 +5,15 @@ import type { FindAdvice, Need } from '../identify';
 import { advise, readLabel } from '../identify';
 import type { StitchPlace } from '../vehicle';
 import { placeOf } from '../vehicle';
-import { planSteps, trialCar } from './index';
+import {
+  NO_SCORE,
+  addScores,
+  followPlan,
+  logWithLies,
+  planSteps,
+  scoreOf,
+  trialCar,
+} from './index';
 
 /** Cars that the figures of the other tests do not use. */
 const seeds = fc.integer({ min: 90_001, max: 99_000 });
@@ -150,6 +158,48 @@ describe('a session by the plan, on any car', () => {
       }),
       { numRuns: 20 },
     );
+  });
+
+  // A log holds lies; what it says must not make up for what nobody looked at on this car.
+  it.each([
+    { named: 0.35, lies: 0.2, probability: 0.9 },
+    { named: 0.35, lies: 0.05, probability: 0.95 },
+    { named: 0.35, lies: 0.02, probability: 0.98 },
+  ])('is not misled by a log with lies: %o', (quality) => {
+    let score = NO_SCORE;
+    for (let seed = 90_001; seed <= 90_100; seed += 1) {
+      const vehicle = generateVehicle(seed, USUAL_LEGENDS);
+      const car = trialCar(vehicle, {
+        seed,
+        instrument: 'meter',
+        log: logWithLies(vehicle, seed, quality),
+      });
+      const needs = NEEDS.slice(0, 3);
+      score = addScores(score, scoreOf(vehicle, needs, followPlan(car, needs).filled));
+    }
+    expect([score.wrong, score.named]).toEqual([0, 0]);
+    expect(score.right / score.needs).toBeGreaterThan(0.97);
+  });
+
+  it('takes less work the more of the log it can trust', () => {
+    const needs = NEEDS.slice(0, 3);
+    const secondsWith = (probability: number | undefined): number => {
+      let seconds = 0;
+      for (let seed = 90_001; seed <= 90_040; seed += 1) {
+        const vehicle = generateVehicle(seed, USUAL_LEGENDS);
+        const log =
+          probability === undefined
+            ? new Map()
+            : logWithLies(vehicle, seed, { named: 0.5, lies: 0, probability });
+        const car = trialCar(vehicle, { seed, instrument: 'meter', log });
+        followPlan(car, needs);
+        seconds += car.effort().seconds;
+      }
+      return seconds;
+    };
+    const [none, prior, trusted] = [secondsWith(undefined), secondsWith(0.9), secondsWith(0.98)];
+    expect(trusted).toBeLessThan(prior);
+    expect(prior).toBeLessThan(none);
   });
 
   it('does not wait for sleep where no feed depends on it, and hardly ever cranks', () => {

@@ -1,6 +1,6 @@
 import type { BenchCar, GeneratedVehicle } from '../bench';
 import { benchCar, lampShows, meterShows, seededRandom } from '../bench';
-import type { Reading, ReadingValue, Source } from '../identify';
+import type { LoggedClaim, Reading, ReadingValue, Source } from '../identify';
 import { WORK_SECONDS, changeSeconds } from '../identify';
 import type { VehicleState } from '../vehicle';
 import { PARKED } from '../vehicle';
@@ -54,6 +54,8 @@ export function trialCar(
     readonly seed: number;
     readonly instrument: 'meter' | 'lamp' | 'both';
     readonly car?: BenchCar;
+    /** What the model's log says, by slot id; nothing by default. */
+    readonly log?: ReadonlyMap<string, LoggedClaim>;
   },
 ): TrialCar {
   const car = by.car ?? benchCar(vehicle.truth);
@@ -65,7 +67,7 @@ export function trialCar(
     effort = { ...effort, ...more, seconds: effort.seconds + seconds };
   };
   return {
-    sources: sourcesOf(vehicle),
+    sources: sourcesOf(vehicle).map((source) => ({ ...source, logged: by.log?.get(source.id) })),
     readings,
     go: (to) => {
       const sleeps = to.asleep && !state.asleep;
