@@ -6,6 +6,7 @@ import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
+import { useWide } from '../../ui/Screen';
 import { SPACE } from '../../ui/tokens';
 import { WithDock } from '../../ui/WithDock';
 import { Words } from '../../ui/Words';
@@ -13,6 +14,7 @@ import { askPlanner } from '../../workers/planner';
 import { useAnswer } from '../../workers/useAnswer';
 import { FusePanel } from '../find/FusePanel';
 import { StateSwitches } from '../find/StateSwitches';
+import { VerdictCard } from '../find/VerdictCard';
 import type { Level } from './levels';
 import { NEED_WORDS } from './levels';
 import type { PanelPractice } from './panelPractice';
@@ -33,6 +35,7 @@ export function PanelPracticeScreen(props: {
   const [slotId, setSlotId] = useState<string>();
   const [helped, setHelped] = useState(false);
   const [finished, setFinished] = useState(false);
+  const wide = useWide();
   const advice = useAdvice(practice);
   const verdicts = useMemo(
     () => new Map(advice?.verdicts.map((one) => [one.sourceId, one]) ?? []),
@@ -50,7 +53,17 @@ export function PanelPracticeScreen(props: {
         onLeave={props.onLeave}
       />
     );
+  const slot = practice.panel.slots.find((one) => one.id === slotId);
+  const verdict = slotId === undefined ? undefined : verdicts.get(slotId);
   const wanted = helped && advice?.next.kind === 'visit' ? advice.next.visit.sourceIds : [];
+  const judged = helped && slot !== undefined && verdict !== undefined && (
+    <VerdictCard
+      key={slot.id}
+      slot={slot}
+      verdict={verdict}
+      readings={practice.readings.filter((one) => one.sourceId === slot.id)}
+    />
+  );
   const dock = (
     <>
       {helped && advice !== undefined && (
@@ -71,6 +84,7 @@ export function PanelPracticeScreen(props: {
       <Words kind="small" soft testID="practice-seconds">
         {`${practice.seconds} s of work so far, ${practice.readings.length} readings.`}
       </Words>
+      {wide && judged}
     </>
   );
   return (
@@ -100,6 +114,7 @@ export function PanelPracticeScreen(props: {
         loggedIds={new Set()}
         onTouch={setSlotId}
       />
+      {!wide && judged}
     </WithDock>
   );
 }

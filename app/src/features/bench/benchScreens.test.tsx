@@ -85,6 +85,16 @@ describe('practice on a panel', () => {
     expect(screen.getByTestId('next')).toHaveTextContent(/touch F\d+/i);
   });
 
+  it('shows the verdict of the slot in hand beside the plan, with its readings', async () => {
+    await practise('labelled');
+    await press(`slot-${slotWith('battery')}`, 'touch-meter');
+    expect(screen.queryByTestId('verdict')).toBeNull();
+    await press('help');
+    expect(screen.getByTestId('verdict-headline')).toHaveTextContent(/Live with the key off/);
+    await press('why');
+    expect(screen.getByTestId('why-lines')).toHaveTextContent(/✓ 1[0-9.]+ V, key off/);
+  });
+
   it('gives two contacts to probe once the fuse is out, and tells a reversed tap', async () => {
     await practise('labelled');
     const slot = slotWith('battery');

@@ -1,3 +1,4 @@
+import { toCoreReading } from '@lucky-thread/contract';
 import type { Slot } from '@lucky-thread/core/vehicle';
 import { useMemo, useState } from 'react';
 import type { ReactNode } from 'react';
@@ -233,13 +234,13 @@ function SelectedVerdict({ context, finding }: PartProps) {
   const slot = slotsOf(context.model).find((one) => one.id === finding.probing.slotId);
   const verdict = finding.advice?.verdicts.find((one) => one.sourceId === slot?.id);
   if (slot === undefined || verdict === undefined) return null;
-  const own = finding.rows.filter((row) => row.sourceId === slot.id);
+  const own = finding.rows.filter((row) => row.sourceId === slot.id).map(toCoreReading);
   return (
     <VerdictCard
       key={slot.id}
       slot={slot}
       verdict={verdict}
-      rows={own}
+      readings={own}
       logged={logSentence(context, slot.id)}
     />
   );

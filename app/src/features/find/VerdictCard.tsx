@@ -1,4 +1,4 @@
-import type { Verdict } from '@lucky-thread/core/identify';
+import type { Reading, Verdict } from '@lucky-thread/core/identify';
 import { describeValue } from '@lucky-thread/core/identify';
 import { toCoreReading } from '@lucky-thread/contract';
 import { screenSlot } from '@lucky-thread/core/choose';
@@ -20,33 +20,32 @@ import type { ReadingRow } from './jobReadings';
 export interface VerdictCardProps {
   readonly slot: Slot;
   readonly verdict: Verdict;
-  readonly rows: readonly ReadingRow[];
-  /** What the model's log says about the slot. */
-  readonly logged: string | undefined;
+  /** The slot's own readings. */
+  readonly readings: readonly Reading[];
+  /** What the model's log says about the slot; left out: nothing. */
+  readonly logged?: string | undefined;
 }
 
 /** What a slot is, how sure, from which readings, and what is still open. */
-export function VerdictCard({ slot, verdict, rows, logged }: VerdictCardProps) {
+export function VerdictCard({ slot, verdict, readings, logged }: VerdictCardProps) {
   const [why, setWhy] = useState(false);
   const screening = screenSlot(slot);
   return (
     <Card testID="verdict">
       <View style={styles.head}>
-        <View style={styles.grow}>
-          <Words kind="code" soft>
-            {slot.position} {slot.legend ?? 'no legend'} · {slot.ratingA ?? '–'} A
-          </Words>
-          <Words kind="heading" testID="verdict-headline">
-            {verdict.headline}
-          </Words>
-          {verdict.function !== undefined && (
-            <Words kind="small" soft>
-              {FUNCTION_NAMES[verdict.function].term}
-            </Words>
-          )}
-        </View>
+        <Words kind="code" soft style={styles.grow}>
+          {slot.position} {slot.legend ?? 'no legend'} · {slot.ratingA ?? '–'} A
+        </Words>
         <Stitch stitch={verdict.stitch} named step={verdict.stitch.length > 6 ? 20 : 26} />
       </View>
+      <Words kind="heading" testID="verdict-headline">
+        {verdict.headline}
+      </Words>
+      {verdict.function !== undefined && (
+        <Words kind="small" soft>
+          {FUNCTION_NAMES[verdict.function].term}
+        </Words>
+      )}
       {screening.reason !== undefined && <Caution>{screening.reason}</Caution>}
       {verdict.fence !== undefined && (
         <Words kind="label" testID="fence">
@@ -70,7 +69,7 @@ export function VerdictCard({ slot, verdict, rows, logged }: VerdictCardProps) {
         onPress={() => setWhy(!why)}
         style={styles.why}
       />
-      {why && <Why verdict={verdict} rows={rows} />}
+      {why && <Why verdict={verdict} readings={readings} />}
     </Card>
   );
 }
@@ -103,9 +102,9 @@ function Chances({ verdict }: { readonly verdict: Verdict }) {
 }
 
 /** The readings behind a verdict, for and against. */
-function Why({ verdict, rows }: { verdict: Verdict; rows: readonly ReadingRow[] }) {
-  const lines = (ids: readonly string[]): readonly ReadingRow[] =>
-    rows.filter((row) => ids.includes(row.id));
+function Why({ verdict, readings }: Pick<VerdictCardProps, 'verdict' | 'readings'>) {
+  const lines = (ids: readonly string[]): readonly Reading[] =>
+    readings.filter((one) => ids.includes(one.id));
   const name = FUNCTION_NAMES[verdict.leading].term;
   return (
     <View style={styles.lines} testID="why-lines">
@@ -113,10 +112,10 @@ function Why({ verdict, rows }: { verdict: Verdict; rows: readonly ReadingRow[] 
         {`Bayes’ rule from the legend${verdict.support.length + verdict.against.length > 0 ? ' and these readings' : ''}. ${name} is likeliest, ${percent(verdict.certainty)}.`}
       </Words>
       {lines(verdict.support).map((row) => (
-        <Words kind="small" key={row.id}>{`✓ ${readingLine(row)}`}</Words>
+        <Words kind="small" key={row.id}>{`✓ ${lineOf(row)}`}</Words>
       ))}
       {lines(verdict.against).map((row) => (
-        <Words kind="small" key={row.id}>{`✕ against it: ${readingLine(row)}`}</Words>
+        <Words kind="small" key={row.id}>{`✕ against it: ${lineOf(row)}`}</Words>
       ))}
       {verdict.missing.map((one) => (
         <Words kind="small" soft key={one.place}>
@@ -129,7 +128,11 @@ function Why({ verdict, rows }: { verdict: Verdict; rows: readonly ReadingRow[] 
 
 /** A reading in one line. */
 export function readingLine(row: ReadingRow): string {
-  return `${describeValue(toCoreReading(row).value)}, ${describeState(row.state)}`;
+  return lineOf(toCoreReading(row));
+}
+
+function lineOf({ value, state }: Reading): string {
+  return `${describeValue(value)}, ${describeState(state)}`;
 }
 
 /** Never a flat 100 per cent: no reading makes it that. */

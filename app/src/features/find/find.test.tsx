@@ -289,7 +289,7 @@ describe('VerdictCard', () => {
   const show = (logged?: string) => {
     if (verdict === undefined) throw new Error('no verdict');
     renderInApp(
-      <VerdictCard slot={SLOTS[1] as Slot} verdict={verdict} rows={[row('r1')]} logged={logged} />,
+      <VerdictCard slot={SLOTS[1] as Slot} verdict={verdict} readings={[OFF]} logged={logged} />,
     );
   };
 
