@@ -87,9 +87,10 @@ export function fills(need: Need | Meeting, verdict: Verdict, until: Until = 'ro
   if (until === 'function' && verdict.status !== 'resolved') return false;
   return (
     meetsProbability(meeting, verdict.posterior) >= SURE &&
-    (verdict.confirmsLog ||
-      (meetsByReadings(meeting, verdict.posterior) >= SURE_BY_READINGS &&
-        meeting.mustSee.every((place) => isRead(place, verdict))))
+    meeting.mustSee.every(
+      (place) => isRead(place, verdict) || (verdict.confirmsLog && place === 'asleep'),
+    ) &&
+    (verdict.confirmsLog || meetsByReadings(meeting, verdict.posterior) >= SURE_BY_READINGS)
   );
 }
 

@@ -146,24 +146,55 @@ describe('nextTest', () => {
     expect(advice.next.kind).toBe('exhausted');
   });
 
-  it('asks only for a confirming live reading of what the log names', () => {
-    const logged = {
+  describe('of what the log names', () => {
+    const logged = (name: 'accessory' | 'constant', probability = 0.99) => ({
       tapPointId: 't',
-      function: 'accessory',
-      probability: 0.99,
-      seen: ['off', 'acc', 'run', 'crank', 'justOff'],
-    } as const;
-    const sources = [source('F1', 'CIG'), source('F2', 'ACC', { logged })];
-    const first = advise({ sources, readings: [], state: PARKED, needs: [SWITCHED] });
-    expect(first.next).toMatchObject({ kind: 'visit', visit: { sourceIds: ['F2'] } });
-    const place = first.next.kind === 'visit' ? first.next.visit.place : 'off';
-    const after = advise({
-      sources,
-      readings: [volts('F2', place, 12.3)],
-      state: PARKED,
-      needs: [SWITCHED],
+      function: name,
+      probability,
+      seen: ['off', 'acc', 'run', 'crank', 'justOff', 'asleep'] as const,
     });
-    expect(after.next.kind).toBe('filled');
+    /** What is asked for until the need is filled, as place and source, on a car that keeps to the log. */
+    const asked = (need: Need, claim: ReturnType<typeof logged>): string[] => {
+      const sources = [source('F1', 'CIG'), source('F2', 'ACC', { logged: claim })];
+      const readings: Reading[] = [];
+      const steps: string[] = [];
+      let state = PARKED;
+      for (let visits = 0; visits < 20; visits += 1) {
+        const { next } = advise({ sources, readings, state, needs: [need] });
+        if (next.kind !== 'visit') break;
+        state = next.visit.state;
+        const isLive = claim.function === 'constant' || state.key === 'acc' || state.key === 'run';
+        for (const id of next.visit.sourceIds) {
+          steps.push(`${next.visit.place} ${id}`);
+          readings.push(volts(id, next.visit.place, isLive ? 12.3 : 0.01));
+        }
+      }
+      return steps;
+    };
+
+    it('one live reading confirms a constant', () => {
+      expect(asked(CONSTANT, logged('constant'))).toEqual(['off F2']);
+    });
+
+    it('a switched feed is seen dead and live once each', () => {
+      const steps = asked(SWITCHED, logged('accessory'));
+      expect(steps).toHaveLength(2);
+      expect(steps).toContain('off F2');
+    });
+
+    it('a claim that can’t be trusted saves no check', () => {
+      expect(asked(CONSTANT, logged('constant', 0.8))).toContain('asleep F2');
+    });
+
+    it('a reading that speaks against it sends the plan elsewhere', () => {
+      const advice = advise({
+        sources: [source('F1', 'CIG'), source('F2', 'ACC', { logged: logged('accessory') })],
+        readings: [volts('F2', 'off', 12.4)],
+        state: PARKED,
+        needs: [SWITCHED],
+      });
+      expect(advice.next).toMatchObject({ kind: 'visit', visit: { sourceIds: ['F1'] } });
+    });
   });
 
   it('prefers a harmless legend to a cautious one', () => {

@@ -194,7 +194,7 @@ function becauseOf(visit: Visit, input: PlanInput): string {
   const verdict = first === undefined ? undefined : input.verdicts.get(first);
   const missing = verdict?.missing.find((one) => one.place === visit.place);
   if (verdict?.claim !== undefined && verdict?.status === 'unread')
-    return 'The log of this model names it; one live reading confirms it for this car.';
+    return 'The log of this model names it; this confirms it for this car.';
   if (visit.withLamp.length > 0)
     return 'A meter shows ghosts on an open wire; a ghost does not light a lamp.';
   if (missing !== undefined || verdict?.status === 'unresolved')

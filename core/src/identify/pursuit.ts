@@ -206,7 +206,10 @@ function expectedSeconds(
   return seconds;
 }
 
-/** What the model's log names wants one live reading on this car, and saves all the other checks. */
+/**
+ * What a trusted log names wants one live reading on this car, and saves all the other checks but one: a switched feed
+ * is also looked at where it must be dead, for what people take a constant for most often is a switched circuit.
+ */
 function confirmationOf(
   meeting: Meeting,
   verdict: Verdict,
@@ -214,21 +217,31 @@ function confirmationOf(
 ): Pick<Pursuit, 'checks' | 'seconds' | 'danger'> | undefined {
   const { claim } = verdict;
   if (claim === undefined || claim.probability < TRUSTED_CLAIM) return undefined;
-  if (verdict.status !== 'unread') return undefined;
-  const live = VISIT_ORDER.filter((place) => expectation(meeting, verdict, place) === true);
-  // A reading that a look-alike would pass confirms little: the need's own places first, but for waits.
-  const telling = live.filter((place) => meeting.mustSee.includes(place) && place !== 'asleep');
-  const costs = (telling.length > 0 ? telling : live).map((place) => ({
-    place,
-    seconds: changeSeconds(state, visitState(place, state)) + WORK_SECONDS.probe,
-  }));
-  const cheapest = costs.sort((left, right) => left.seconds - right.seconds)[0];
-  if (cheapest === undefined) return undefined;
-  return {
-    checks: [{ place: cheapest.place, gain: claim.probability, expectLive: true }],
-    seconds: cheapest.seconds,
-    danger: 0,
-  };
+  if (verdict.status === 'contradicted' || verdict.leading !== claim.function) return undefined;
+  const hopes = VISIT_ORDER.flatMap((place) => {
+    const expectLive = expectation(meeting, verdict, place);
+    return expectLive === undefined ? [] : [{ place, expectLive }];
+  });
+  const own = hopes.filter(({ place }) => meeting.mustSee.includes(place) && !isWait(place));
+  // Where none of its own places is live, the cheapest other one is.
+  const other = hopes
+    .filter(({ place, expectLive }) => expectLive && !isWait(place))
+    .sort((left, right) => costOf(left.place, state) - costOf(right.place, state))[0];
+  const wanted = own.some(({ expectLive }) => expectLive) || !other ? own : [...own, other];
+  const checks = wanted
+    .filter(({ place }) => !isRead(place, verdict))
+    .map((one) => ({ ...one, gain: claim.probability }));
+  if (checks.length === 0) return undefined;
+  const seconds = checks.reduce((sum, { place }) => sum + costOf(place, state), 0);
+  return { checks, seconds, danger: 0 };
+}
+
+function costOf(place: StitchPlace, state: VehicleState): number {
+  return changeSeconds(state, visitState(place, state)) + WORK_SECONDS.probe;
+}
+
+function isWait(place: StitchPlace): boolean {
+  return place === 'asleep' || place === 'waited';
 }
 
 /** Whether a meter showed neither live nor dead at a place where no lamp was tried: on an open wire that is a ghost. */

@@ -11,8 +11,8 @@ export interface LoggedClaim {
 }
 
 /**
- * From here up one live reading confirms a claim, and what it saw need not be seen again. Logs hold lies: a claim
- * below this is a prior like a legend, and its source is read wherever look-alikes pass for it.
+ * From here up a reading or two confirm a claim, and most of what it saw need not be seen again. Logs hold lies: a
+ * claim below this is a prior like a legend, and its source is read wherever look-alikes pass for it.
  */
 export const TRUSTED_CLAIM = 0.97;
 
