@@ -89,7 +89,7 @@ function beliefAmong(hidden: HiddenCircuits, anything: Belief): Belief {
   };
 }
 
-/** Wires of an unknown bunch: anything, speakers more than most. Common practice. */
+/** Wires of an unknown bunch: anything, speakers more than most; door switches end in the body. Common practice. */
 const WIRE_WEIGHTS: Partial<Record<CircuitFunction, number>> = {
   constant: 1,
   timedConstant: 0.1,
@@ -105,7 +105,7 @@ const WIRE_WEIGHTS: Partial<Record<CircuitFunction, number>> = {
   stopLamp: 0.15,
   reverse: 0.3,
   turnHazard: 0.2,
-  doorSwitch: 0.2,
+  doorSwitch: 0.06,
   parkingBrakeSwitch: 0.3,
   lockNegative: 0.1,
   lockPositive: 0.1,

@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { takeReading, withdraw } from '../../store/outbox';
 import { useAppDispatch } from '../../store/store';
 import { ActionButton } from '../../ui/ActionButton';
+import { useWide } from '../../ui/Screen';
 import { SPACE } from '../../ui/tokens';
 import { WithDock } from '../../ui/WithDock';
 import { Words } from '../../ui/Words';
@@ -32,6 +33,17 @@ export function HarnessScreen({ context }: { readonly context: JobContext }) {
   const [selectedId, setSelectedId] = useState<string>();
   const finding = useHarness(context, bench);
   const { harness } = context.job;
+  const wide = useWide();
+  const history = (
+    <>
+      <Words kind="heading">Readings</Words>
+      <ReadingHistory
+        jobId={context.job.id}
+        rows={finding.rows}
+        nameOf={(id) => harness.find((wire) => wire.id === id)?.name ?? id}
+      />
+    </>
+  );
   const list = (
     <>
       <StateSwitches
@@ -60,23 +72,21 @@ export function HarnessScreen({ context }: { readonly context: JobContext }) {
         onWires={(wires) => void change.change({ harness: wires })}
       />
       {change.problem !== undefined && <Words kind="small">✕ {change.problem}</Words>}
-      <Words kind="heading">Readings</Words>
-      <ReadingHistory
-        jobId={context.job.id}
-        rows={finding.rows}
-        nameOf={(id) => harness.find((wire) => wire.id === id)?.name ?? id}
-      />
+      {!wide && history}
     </>
   );
   const dock = harness.length > 0 && (
-    <Dock
-      context={context}
-      finding={finding}
-      bench={bench}
-      onBench={setBench}
-      selectedId={selectedId}
-      onSelect={setSelectedId}
-    />
+    <>
+      <Dock
+        context={context}
+        finding={finding}
+        bench={bench}
+        onBench={setBench}
+        selectedId={selectedId}
+        onSelect={setSelectedId}
+      />
+      {wide && history}
+    </>
   );
   return (
     <WithDock testID="harness" dock={dock}>

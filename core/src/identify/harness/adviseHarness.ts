@@ -102,7 +102,11 @@ export function adviseHarness(session: HarnessSession): HarnessAdvice {
   const visits = wireVisits(session, beliefs, pairedIds);
   const pop = pairToTry(session, beliefs, safe);
   const visit = visits.now ?? (pop === undefined ? visits.late : undefined);
-  const next = nextFor({ session, help, visit, pop });
+  const doubtful = doubtfulOf(
+    judged.map((one) => mateless(one, pairs)),
+    pairedIds,
+  );
+  const next = nextFor({ session, help, visit, pop, doubtful });
   return {
     wires: next.kind === 'done' ? judged.map((one) => mateless(one, pairs)) : judged,
     pairs,
@@ -152,6 +156,8 @@ function nextFor(found: {
   readonly help: LivelessHelp | undefined;
   readonly visit: WireVisit | undefined;
   readonly pop: PairCandidate | undefined;
+  /** Wires to be joined that are not sure. */
+  readonly doubtful: readonly string[];
 }): HarnessAction {
   const { session, help, visit, pop } = found;
   const nameOf = (id: string): string => session.wires.find((one) => one.id === id)?.name ?? id;
@@ -187,10 +193,29 @@ function nextFor(found: {
       caution:
         'A blink, not longer: direct current heats the coil. Never on a live, data or sensor wire; airbag plugs stay shut.',
     };
-  return {
-    kind: 'done',
-    instruction: 'Every wire is told apart. Cap each one that is left over, one at a time.',
-  };
+  return { kind: 'done', instruction: lastWord(found.doubtful.map(nameOf)) };
+}
+
+function lastWord(doubtful: readonly string[]): string {
+  const cap = 'Cap each one that is left over, one at a time.';
+  if (doubtful.length === 0) return `Every wire is told apart. ${cap}`;
+  const names = doubtful.join(', ');
+  return `Every wire has a place, but not all are sure: prove ${names} before joining anything. ${cap}`;
+}
+
+/** What is joined to the radio must be sure; what is left alone or capped need not be. */
+const JOINED: readonly WireRole[] = ['constant', 'switched', 'lamps', 'ground', 'speaker'];
+
+/** Wires to be joined whose place is likely rather than sure. */
+function doubtfulOf(
+  judged: readonly WireVerdict[],
+  pairedIds: ReadonlySet<string>,
+): readonly string[] {
+  return judged
+    .filter(
+      ({ settled, role, wireId }) => !settled && JOINED.includes(role) && !pairedIds.has(wireId),
+    )
+    .map(({ wireId }) => wireId);
 }
 
 function assertReadings(session: HarnessSession): void {

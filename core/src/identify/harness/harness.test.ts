@@ -113,6 +113,42 @@ describe('adviseHarness', () => {
     expect(wires.find((one) => one.wireId === 'whiteBlack')?.popSafe).toBe(true);
   });
 
+  // A poor ground and a cold bulb both show a few ohms; the lamp burns on the ground. Common practice.
+  it('asks the lamp on the constant where ground shows a few ohms, and says so while it is not sure', () => {
+    const wires = [...WIRES, wire('second')];
+    const told = [
+      ...EVERYTHING_ON,
+      volts('second', 0),
+      volts('yellow', 12.4, { state: OFF }),
+      ...(['off', 'acc', 'run'] as const).flatMap((place) => {
+        const state = stateAt(place);
+        return [volts('red', place === 'off' ? 0 : 12.2, { state }), volts('orange', 0, { state })];
+      }),
+      reading('black', { kind: 'ohms', ohm: 0.3 }, { state: OFF }),
+      reading('second', { kind: 'ohms', ohm: 4 }, { state: OFF }),
+      reading(
+        'white',
+        { kind: 'pop', cone: 'out', speaker: 'rear left' },
+        { state: OFF, otherId: 'whiteBlack' },
+      ),
+    ];
+    const ask = (readings: readonly Reading[], cannot: readonly 'lamp'[] = []) =>
+      adviseHarness({ wires, readings, state: OFF, cannot });
+    expect(ask(told).next).toMatchObject({
+      kind: 'probe',
+      instrument: 'lamp',
+      clip: 'constant',
+      wireIds: ['second'],
+    });
+    const without = ask(told, ['lamp']).next;
+    expect(without.kind).toBe('done');
+    expect(without.instruction).toMatch(/not all are sure: prove second/);
+    const chance = (readings: readonly Reading[]): number =>
+      ask(readings).wires.find(({ wireId }) => wireId === 'second')?.certainty ?? 0;
+    const lit = reading('second', { kind: 'glow', glow: 'lit' }, { state: OFF, clip: 'constant' });
+    expect(chance([...told, lit])).toBeGreaterThan(chance(told));
+  });
+
   it('finds pairs by ohms where there is no 9 V, and leaves polarity open', () => {
     const readings = [
       ...EVERYTHING_ON,

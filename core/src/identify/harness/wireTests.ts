@@ -111,8 +111,6 @@ export function wireVisits(
   const isSettled = (role: WireRole): boolean =>
     beliefs.some((one) => one.role === role && one.certainty > 0.9);
   const visits = LOOKS.filter((one) => one.clip === 'ground' || isSettled('constant'))
-    // The lamp on the constant finds ground where there is no ohmmeter.
-    .filter((one) => one.instrument !== 'lamp' || session.cannot?.includes('ohmmeter') === true)
     .filter((one) => one.needs.every((need) => session.cannot?.includes(need) !== true))
     .flatMap((one) => visitFor(one, session, { beliefs, pairedIds }) ?? [])
     .sort((left, right) => right.rate - left.rate);
@@ -164,7 +162,17 @@ function concerns(
     );
   if (belief.certainty >= SETTLED) return false;
   if (look.instrument === 'meter') return wasLive(belief.wire.id, session);
+  // A few ohms may be a poor ground or a cold bulb: the lamp on the constant tells, as it does where there is no ohmmeter.
+  if (look.instrument === 'lamp' && session.cannot?.includes('ohmmeter') !== true)
+    return belief.role === 'ground' && wasMeasured(belief.wire.id, session);
   return !known.pairedIds.has(belief.wire.id) && mayCarryCurrent(belief, session);
+}
+
+function wasMeasured(wireId: string, session: HarnessSession): boolean {
+  return session.readings.some(
+    ({ sourceId, otherId, value }) =>
+      sourceId === wireId && otherId === undefined && value.kind === 'ohms',
+  );
 }
 
 function wasLive(wireId: string, session: HarnessSession): boolean {
