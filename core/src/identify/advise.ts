@@ -63,6 +63,8 @@ export function newAdviser(): (session: FindSession) => FindAdvice {
   return (session) => adviseBy(means, session);
 }
 
+const NO_READINGS: readonly Reading[] = [];
+
 /** The advice on a session by given means. */
 export function adviseBy(means: Means, session: FindSession): FindAdvice {
   const ids = new Set(session.sources.map((source) => source.id));
@@ -76,9 +78,11 @@ export function adviseBy(means: Means, session: FindSession): FindAdvice {
     else own.push(reading);
   }
   const beliefOf = means.beliefsIn(session.sources);
-  const verdicts = session.sources.map((source) =>
-    judge(source, bySource.get(source.id) ?? [], { ...means, belief: beliefOf(source) }),
-  );
+  const verdicts = session.sources.map((source) => {
+    const own = bySource.get(source.id) ?? NO_READINGS;
+    const belief = beliefOf(source);
+    return means.keep({ source, belief, own }, () => judge(source, own, { ...means, belief }));
+  });
   const field = fieldOf(session.sources, verdicts, {
     needs: session.needs,
     until: session.until ?? 'role',

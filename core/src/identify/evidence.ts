@@ -2,7 +2,6 @@ import type { VehicleState } from '../vehicle';
 import type { PerLevel } from './levels';
 import { LEVELS, likelihoods } from './levels';
 import type { Reading } from './reading';
-import { LEVEL_ROWS } from './signatures';
 import type { Workings } from './workings';
 import { newWorkings } from './workings';
 
@@ -16,18 +15,17 @@ export interface StateEvidence {
   readonly levels: PerLevel;
   /** The entry of `LEVEL_ROWS` that each hypothesis expects there. */
   readonly rowOf: Uint8Array;
-  /** How well each entry of `LEVEL_ROWS` that occurs agrees with what was seen, 0 to 1. */
+  /** How well each entry of `LEVEL_ROWS` agrees with what was seen, 0 to 1. */
   readonly agreements: Float64Array;
 }
 
 /**
  * Readings with the fuse in, grouped by state. Readings at a contact of an empty slot are left out: one of the two
- * contacts is dead by design, whatever the function. Of the rows, those that fuse slots can have are enough for a slot.
+ * contacts is dead by design, whatever the function.
  */
 export function gatherEvidence(
   readings: readonly Reading[],
   workings: Workings = newWorkings(),
-  which: 'slotRows' | 'rows' = 'rows',
 ): StateEvidence[] {
   const groups = new Map<string, Reading[]>();
   for (const reading of readings) {
@@ -40,27 +38,15 @@ export function gatherEvidence(
   return [...groups].map(([id, group]) => {
     const first = group[0] as Reading;
     const levels = combined(group, workings);
-    const table = workings.tableFor(id, first.state);
-    const agreements = agreementsWith(levels, table[which]);
-    return { id, state: first.state, readings: group, levels, rowOf: table.rowOf, agreements };
+    return {
+      id,
+      state: first.state,
+      readings: group,
+      levels,
+      rowOf: workings.rowsFor(id, first.state),
+      agreements: workings.agreementsWith(levels),
+    };
   });
-}
-
-const WIDTH = LEVELS.length;
-/** The rows one after the other: this is the innermost loop of the identification. */
-const FLAT_ROWS = Float64Array.from(LEVEL_ROWS.flat());
-
-/** Many hypotheses expect the same: what a row makes of the readings is worked out once. */
-function agreementsWith(seen: PerLevel, rows: Uint8Array): Float64Array {
-  const agreements = new Float64Array(LEVEL_ROWS.length);
-  for (let at = 0; at < rows.length; at += 1) {
-    const row = rows[at] as number;
-    let sum = 0;
-    for (let level = 0; level < WIDTH; level += 1)
-      sum += (FLAT_ROWS[row * WIDTH + level] as number) * (seen[level] as number);
-    agreements[row] = sum;
-  }
-  return agreements;
 }
 
 /** A pop, or ohms between two wires, tells of pairs and not of a level. */

@@ -1,3 +1,5 @@
+import type { VerdictKeeper } from './keptVerdicts';
+import { keptVerdicts } from './keptVerdicts';
 import type { Posterior } from './posterior';
 import { posterior } from './posterior';
 import type { Reading } from './reading';
@@ -14,6 +16,7 @@ export interface Means {
   readonly beliefsIn: (sources: readonly Source[]) => (source: Source) => Belief;
   readonly posterior: (prior: Belief, readings: readonly Reading[]) => Posterior;
   readonly order: OrderOfVisits;
+  readonly keep: VerdictKeeper;
 }
 
 /** The quick answers; what they share is worked out once and kept. */
@@ -24,5 +27,6 @@ export function fastMeans(): Means {
     beliefsIn: workings.beliefsIn,
     posterior: (prior, readings) => posterior(prior, readings, workings),
     order: cheapestOrder,
+    keep: keptVerdicts(),
   };
 }

@@ -141,9 +141,7 @@ function asSeen(serving: Float64Array, seen: StateEvidence, want: Requirement['w
   const atBattery = seen.levels[BATTERY] ?? 0;
   for (let index = 0; index < NONE; index += 1) {
     const row = seen.rowOf[index] ?? 0;
-    const agreement = seen.agreements[row] ?? 0;
-    // Rows that only wires can have are not worked out for slots: nothing weighs on them there.
-    const live = agreement > 0 ? ((LIVE_IN_ROW[row] ?? 0) * atBattery) / agreement : 0;
+    const live = ((LIVE_IN_ROW[row] ?? 0) * atBattery) / (seen.agreements[row] ?? 1);
     serving[index] = (serving[index] ?? 0) * (want === 'live' ? live : 1 - live);
   }
 }

@@ -10,7 +10,7 @@ import type { Hypothesis } from './signatures';
 import { HYPOTHESES, UNKNOWN_LEVELS } from './signatures';
 import type { Belief } from './sourcePrior';
 import type { Workings } from './workings';
-import { ON_SLOTS, newWorkings } from './workings';
+import { newWorkings } from './workings';
 
 /** How probable each function of a source is, given everything known. */
 export interface Posterior {
@@ -42,8 +42,7 @@ export function posterior(
   workings: Workings = newWorkings(),
 ): Posterior {
   const possible = possibleFor(prior);
-  const rows = possible === ON_SLOTS ? 'slotRows' : 'rows';
-  const evidence = gatherEvidence(readings, workings, rows);
+  const evidence = gatherEvidence(readings, workings);
   const fit = new Float64Array(COUNT).fill(1);
   let noneFit = 1;
   for (const { rowOf, agreements, levels } of evidence) {
@@ -58,6 +57,7 @@ export function posterior(
 
 const COUNT = HYPOTHESES.length;
 const INDICES = HYPOTHESES.map((_, index) => index);
+const ON_SLOTS = INDICES.filter((index) => HYPOTHESES[index]?.onSlots === true);
 
 /** Functions that no fuse slot has. */
 const WIRE_ONLY = CIRCUIT_FUNCTIONS.filter((name) =>

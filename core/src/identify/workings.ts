@@ -2,48 +2,39 @@ import type { VehicleState } from '../vehicle';
 import { stateId } from '../vehicle';
 import { hiddenCircuits } from './hiddenCircuits';
 import type { PerLevel } from './levels';
-import { likelihoods } from './levels';
+import { LEVELS, likelihoods } from './levels';
 import type { Reading } from './reading';
 import type { LabelReading } from './readLabel';
 import { labelReader } from './readLabel';
-import { HYPOTHESES, levelRowOf } from './signatures';
+import { HYPOTHESES, LEVEL_ROWS, levelRowOf } from './signatures';
 import type { Belief } from './sourcePrior';
 import { sourcePrior } from './sourcePrior';
 import type { Source } from './source';
-
-/** What the hypotheses expect in one state. */
-export interface StateTable {
-  /** Entry of `LEVEL_ROWS` by hypothesis. */
-  readonly rowOf: Uint8Array;
-  /** The entries that occur: of those that fuse slots can have, and of all. */
-  readonly slotRows: Uint8Array;
-  readonly rows: Uint8Array;
-}
 
 /** What is the same for every source, and from one question to the next; worked out once. */
 export interface Workings {
   /** A state's id, see `stateId`. */
   readonly idOf: (state: VehicleState) => string;
-  readonly tableFor: (id: string, state: VehicleState) => StateTable;
+  /** The entry of `LEVEL_ROWS` that each hypothesis expects in a state. */
+  readonly rowsFor: (id: string, state: VehicleState) => Uint8Array;
   /** A reading's likelihoods by level, scaled so that the largest is 1. */
   readonly scaledOnce: (reading: Reading) => PerLevel;
+  /** How well each entry of `LEVEL_ROWS` agrees with what was seen. */
+  readonly agreementsWith: (seen: PerLevel) => Float64Array;
   /** What is believed of each source of a panel beforehand; slots with the same legend and nothing logged share it. */
   readonly beliefsIn: (sources: readonly Source[]) => (source: Source) => Belief;
   /** Reads legends, each once. */
   readonly read: (legend: string | undefined) => LabelReading;
 }
 
-/** Entries of `HYPOTHESES` that fuse slots can have. */
-export const ON_SLOTS: readonly number[] = HYPOTHESES.flatMap(({ onSlots }, index) =>
-  onSlots ? index : [],
-);
-
 /** Fresh workings. They grow with the different states, legends and voltages seen, no further than a panel's worth. */
 export function newWorkings(): Workings {
   const ids = new WeakMap<VehicleState, string>();
-  const tables = new Map<string, StateTable>();
+  const tables = new Map<string, Uint8Array>();
+  const agreements = new WeakMap<PerLevel, Float64Array>();
   const read = labelReader();
   const beliefs = new Map<LabelReading, Belief>();
+  const unreadable = new Map<string, Belief>();
   return {
     read,
     scaledOnce: keptLikelihoods(),
@@ -52,21 +43,32 @@ export function newWorkings(): Workings {
       ids.set(state, id);
       return id;
     },
-    tableFor: (id, state) => {
-      const table = tables.get(id) ?? stateTable(state);
-      tables.set(id, table);
-      return table;
+    rowsFor: (id, state) => {
+      const rows =
+        tables.get(id) ??
+        Uint8Array.from(HYPOTHESES, (hypothesis) => levelRowOf(hypothesis, state));
+      tables.set(id, rows);
+      return rows;
+    },
+    // The same digits come back again and again, and with them the very same levels.
+    agreementsWith: (seen) => {
+      const known = agreements.get(seen) ?? agreementsOf(seen);
+      agreements.set(seen, known);
+      return known;
     },
     beliefsIn: (sources) => {
       const hidden = hiddenCircuits(sources, read);
-      let unreadable: Belief | undefined;
+      const panel = JSON.stringify(hidden);
       return (source) => {
         const label = read(source.legend);
         if (source.logged !== undefined || source.kind === 'wire')
           return sourcePrior({ ...source, label }, hidden);
         // What can't be read is the same to all of a panel, and another on the next.
-        if (label.safety === 'unknown')
-          return (unreadable ??= sourcePrior({ ...source, label }, hidden));
+        if (label.safety === 'unknown') {
+          const belief = unreadable.get(panel) ?? sourcePrior({ ...source, label }, hidden);
+          unreadable.set(panel, belief);
+          return belief;
+        }
         const belief = beliefs.get(label) ?? sourcePrior({ ...source, label });
         beliefs.set(label, belief);
         return belief;
@@ -75,13 +77,20 @@ export function newWorkings(): Workings {
   };
 }
 
-function stateTable(state: VehicleState): StateTable {
-  const rowOf = Uint8Array.from(HYPOTHESES, (hypothesis) => levelRowOf(hypothesis, state));
-  return {
-    rowOf,
-    slotRows: new Uint8Array(new Set(ON_SLOTS.map((index) => rowOf[index] as number))),
-    rows: new Uint8Array(new Set(rowOf)),
-  };
+const WIDTH = LEVELS.length;
+/** The rows one after the other: this is the innermost loop of the identification. */
+const FLAT_ROWS = Float64Array.from(LEVEL_ROWS.flat());
+
+/** Many hypotheses expect the same: what a row makes of the readings is worked out once. */
+function agreementsOf(seen: PerLevel): Float64Array {
+  const agreements = new Float64Array(LEVEL_ROWS.length);
+  for (let row = 0; row < agreements.length; row += 1) {
+    let sum = 0;
+    for (let level = 0; level < WIDTH; level += 1)
+      sum += (FLAT_ROWS[row * WIDTH + level] as number) * (seen[level] as number);
+    agreements[row] = sum;
+  }
+  return agreements;
 }
 
 /** So many different voltages per key position are kept; a meter shows the same digits again and again. */

@@ -17,6 +17,7 @@ export function plainAdvise(session: FindSession): FindAdvice {
       beliefsIn: (sources) => (source) => sourcePrior(source, hiddenCircuits(sources, readLabel)),
       posterior: plainPosterior,
       order: plainOrder,
+      keep: (_grounds, workOut) => workOut(),
     },
     session,
   );
