@@ -105,7 +105,7 @@ const WIRE_WEIGHTS: Partial<Record<CircuitFunction, number>> = {
   stopLamp: 0.15,
   reverse: 0.3,
   turnHazard: 0.2,
-  doorSwitch: 0.06,
+  doorSwitch: 0.03,
   parkingBrakeSwitch: 0.3,
   lockNegative: 0.1,
   lockPositive: 0.1,
