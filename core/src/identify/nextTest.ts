@@ -3,7 +3,7 @@ import { PLACE_WORDS, placeOf } from '../vehicle';
 import type { Field } from './field';
 import { allot } from './allot';
 import type { Pursuit } from './pursuit';
-import { hasGhost } from './pursuit';
+import { hasGhost } from './settled';
 import { expectation, visitState } from './doubt';
 import { WAITS, nextVisit } from './nextVisit';
 import type { OrderOfVisits } from './orderOfVisits';

@@ -14,8 +14,7 @@ import type { Field } from './field';
 import { HOPELESS, TOO_RISKY, isRead, maySupply, priceOf } from './field';
 import type { Meeting } from './needs';
 import { meetsProbability } from './needs';
-import type { Reading } from './reading';
-import { senseOf } from './reading';
+import { isSettled } from './settled';
 import { TRUSTED_CLAIM } from './source';
 import type { Verdict } from './verdict';
 import { VISIT_ORDER, WORK_SECONDS, changeSeconds } from './workCosts';
@@ -57,8 +56,6 @@ export interface Circumstances {
 const LONG_LIST = 10;
 /** Waiting for sleep or a shed load is no work, and one wait serves every source, s. */
 const WAIT_SECONDS = 8;
-/** A disputed state is read again until so many readings are there. */
-const DISPUTE_READINGS = 3;
 /** Gain of a look-alike that must be seen although little doubt is left. */
 const NAMING_GAIN = 0.05;
 
@@ -242,30 +239,6 @@ function costOf(place: StitchPlace, state: VehicleState): number {
 
 function isWait(place: StitchPlace): boolean {
   return place === 'asleep' || place === 'waited';
-}
-
-/** Whether a meter showed neither live nor dead at a place where no lamp was tried: on an open wire that is a ghost. */
-export function hasGhost(place: StitchPlace, verdict: Verdict): boolean {
-  const readings = readingsAt(place, verdict);
-  return (
-    readings.some((one) => one.value.kind === 'volts' && senseOf(one) === 'part') &&
-    readings.every((one) => one.value.kind !== 'glow')
-  );
-}
-
-function readingsAt(place: StitchPlace, verdict: Verdict): readonly Reading[] {
-  return verdict.posterior.evidence.flatMap((one) =>
-    placeOf(one.state) === place ? one.readings : [],
-  );
-}
-
-/** Read already, and not in dispute; a ghost is settled by a lamp, where there is one. */
-function isSettled(place: StitchPlace, verdict: Verdict, lamp: boolean): boolean {
-  const seen = readingsAt(place, verdict);
-  if (seen.length === 0) return false;
-  if (lamp && hasGhost(place, verdict)) return false;
-  const disputed = verdict.contradictions.some((one) => one.place === place);
-  return !disputed || seen.length >= DISPUTE_READINGS;
 }
 
 function bestCheck(
