@@ -2,21 +2,8 @@ import { LEAD_FAMILIES } from '@lucky-thread/core/choose';
 import type { LeadFamily } from '@lucky-thread/core/choose';
 import { NEED_ROLES } from '@lucky-thread/core/identify';
 import type { Need, NeedRole } from '@lucky-thread/core/identify';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  ArrayUnique,
-  IsBoolean,
-  IsIn,
-  IsNumber,
-  IsOptional,
-  IsString,
-  Length,
-  Max,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { IsBoolean, IsIn, IsNumber, IsString, Length, Max, Min } from 'class-validator';
+import { NestedList, Optional, UniqueBy } from './rules/fields';
 
 /** Roles that a device's lead can have; ground needs no slot. */
 export const FEED_ROLES = [...NEED_ROLES, 'ground'] as const;
@@ -46,39 +33,39 @@ export class FeedInput {
   currentA!: number;
 
   /** Current at switching on, A, and how long it lasts, s; left out when it is not known. */
-  @IsOptional()
+  @Optional()
   @IsNumber({ allowNaN: false, allowInfinity: false })
   @Min(0.01, { message: 'the inrush is at least 0.01 A' })
   @Max(400, { message: 'the inrush is at most 400 A' })
   inrushA?: number;
 
   /** Time of the inrush, s. */
-  @IsOptional()
+  @Optional()
   @IsNumber({ allowNaN: false, allowInfinity: false })
   @Min(0.001, { message: 'the inrush lasts at least 0.001 s' })
   @Max(30, { message: 'the inrush lasts at most 30 s' })
   inrushS?: number;
 
   /** Current while the car is parked, A. */
-  @IsOptional()
+  @Optional()
   @IsNumber({ allowNaN: false, allowInfinity: false })
   @Min(0, { message: 'the parked current is at least 0 A' })
   @Max(20, { message: 'the parked current is at most 20 A' })
   standbyA?: number;
 
   /** Colour of the device's lead, in words; it means something within its harness family only. */
-  @IsOptional()
+  @Optional()
   @IsString()
   @Length(0, 40)
   leadColour?: string;
 
   /** Must hold through cranking. */
-  @IsOptional()
+  @Optional()
   @IsBoolean()
   holdsCranking?: boolean;
 
   /** Must be live at accessory. */
-  @IsOptional()
+  @Optional()
   @IsBoolean()
   liveInAcc?: boolean;
 }
@@ -91,16 +78,13 @@ export class DeviceInput {
   name!: string;
 
   /** Family whose colours its leads follow. */
-  @IsOptional()
+  @Optional()
   @IsIn(LEAD_FAMILIES)
   family?: LeadFamily;
 
   /** Its feeds. */
-  @ArrayMinSize(1, { message: 'a device has at least one feed' })
-  @ArrayMaxSize(12)
-  @ArrayUnique((feed: FeedInput) => feed.id, { message: 'feed ids must differ' })
-  @ValidateNested({ each: true })
-  @Type(() => FeedInput)
+  @NestedList(() => FeedInput, { min: 1, max: 12, tooFew: 'a device has at least one feed' })
+  @UniqueBy<FeedInput>('id', 'feed ids must differ')
   feeds!: FeedInput[];
 }
 

@@ -1,24 +1,21 @@
-import { Type } from 'class-transformer';
 import {
-  ArrayMaxSize,
   ArrayUnique,
   IsBoolean,
   IsDefined,
   IsIn,
   IsInt,
-  IsOptional,
   IsString,
   IsUUID,
   Length,
   Matches,
   Max,
   Min,
-  ValidateNested,
 } from 'class-validator';
 import { STITCH_PLACES, WIRE_COLOURS } from '@lucky-thread/core/vehicle';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import { DeviceInput } from './device';
 import { FeedPlanInput } from './feedPlan';
+import { Nested, NestedList, Optional, UniqueBy, Version } from './rules/fields';
 
 const CODES = Object.keys(WIRE_COLOURS).join('|');
 /** Base, and a stripe after a slash. */
@@ -73,12 +70,12 @@ export class JobVehicleInput {
   steering!: SteeringSide;
 
   /** Leased or to be given back as it was: only what leaves no trace. */
-  @IsOptional()
+  @Optional()
   @IsBoolean()
   noTrace?: boolean;
 
   /** VIN, when it was read. */
-  @IsOptional()
+  @Optional()
   @IsString()
   @Length(17, 17)
   vin?: string;
@@ -88,14 +85,12 @@ export class JobVehicleInput {
 export class CreateJobRequest {
   /** The car. */
   @IsDefined({ message: 'the vehicle is missing' })
-  @ValidateNested()
-  @Type(() => JobVehicleInput)
+  @Nested(() => JobVehicleInput)
   vehicle!: JobVehicleInput;
 
   /** What is fitted. */
   @IsDefined({ message: 'the device is missing' })
-  @ValidateNested()
-  @Type(() => DeviceInput)
+  @Nested(() => DeviceInput)
   device!: DeviceInput;
 }
 
@@ -111,12 +106,12 @@ export class HarnessWireInput {
   name!: string;
 
   /** Colour as seen, IEC 60757: base, then stripe; left out when it can't be told. */
-  @IsOptional()
+  @Optional()
   @Matches(WIRE_COLOUR, { message: 'a colour is a code such as BU or BU/PK' })
   colour?: string;
 
   /** Wire it is taped or twisted with. */
-  @IsOptional()
+  @Optional()
   @IsString()
   @Length(1, 40)
   tapedWith?: string;
@@ -125,34 +120,29 @@ export class HarnessWireInput {
 /** A change to a job; refused when the job has moved on since `version`. */
 export class UpdateJobRequest {
   /** Version the change was made from. */
-  @IsInt()
-  @Min(1)
+  @Version()
   version!: number;
 
   /** New phase. */
-  @IsOptional()
+  @Optional()
   @IsIn(PHASES)
   phase?: Phase;
 
   /** Choices and lengths, one per feed. */
-  @IsOptional()
-  @ArrayMaxSize(12)
-  @ArrayUnique((plan: FeedPlanInput) => plan.feedId, { message: 'one plan per feed' })
-  @ArrayUnique((plan: FeedPlanInput) => plan.slotId, { message: 'a slot serves one feed only' })
-  @ValidateNested({ each: true })
-  @Type(() => FeedPlanInput)
+  @Optional()
+  @NestedList(() => FeedPlanInput, { max: 12 })
+  @UniqueBy<FeedPlanInput>('feedId', 'one plan per feed')
+  @UniqueBy<FeedPlanInput>('slotId', 'a slot serves one feed only')
   plan?: FeedPlanInput[];
 
   /** The bunch of cut wires. */
-  @IsOptional()
-  @ArrayMaxSize(40)
-  @ArrayUnique((wire: HarnessWireInput) => wire.id, { message: 'a wire is there twice' })
-  @ValidateNested({ each: true })
-  @Type(() => HarnessWireInput)
+  @Optional()
+  @NestedList(() => HarnessWireInput, { max: 40 })
+  @UniqueBy<HarnessWireInput>('id', 'a wire is there twice')
   harness?: HarnessWireInput[];
 
   /** Checks left for later, such as the one on the sleeping car. */
-  @IsOptional()
+  @Optional()
   @ArrayUnique()
   @IsIn(STITCH_PLACES, { each: true })
   deferred?: StitchPlace[];

@@ -1,19 +1,18 @@
 import { CONES, GLOWS, MAX_READING_OHM, MAX_READING_V } from '@lucky-thread/core/identify';
 import type { Cone, Glow, Reading, ReadingValue } from '@lucky-thread/core/identify';
-import { Type } from 'class-transformer';
 import {
   IsDefined,
   IsIn,
-  IsISO8601,
   IsNumber,
-  IsOptional,
   IsString,
   Length,
   Max,
   Min,
+  ValidateBy,
   ValidateIf,
-  ValidateNested,
 } from 'class-validator';
+import type { ValidationArguments } from 'class-validator';
+import { Instant, Nested, Optional } from './rules/fields';
 import { VehicleStateInput } from './vehicleState';
 
 /** How a value reached the log. */
@@ -24,6 +23,45 @@ export type InstrumentName = (typeof INSTRUMENTS)[number];
 const METERS: readonly InstrumentName[] = ['meter', 'simulatedMeter'];
 const LAMPS: readonly InstrumentName[] = ['lamp', 'led'];
 
+/** The field belongs to some instruments: with another one it must be left out. */
+function OnlyWith(instruments: readonly InstrumentName[]): PropertyDecorator {
+  return ValidateBy({
+    name: 'onlyWith',
+    validator: {
+      validate: (_value, at) => instruments.includes((at?.object as ReadingRequest).instrument),
+      defaultMessage: () => `belongs to another instrument (${instruments.join(', ')})`,
+    },
+  });
+}
+
+/** As {@link OnlyWith}; with its instruments the field may be left out, or with `needed` must be there. */
+function With(
+  instruments: readonly InstrumentName[],
+  field: keyof ReadingRequest,
+  needed = false,
+): PropertyDecorator {
+  const applies = ValidateIf(
+    (reading: ReadingRequest) =>
+      reading[field] !== undefined || (needed && instruments.includes(reading.instrument)),
+  );
+  return (target, property) => {
+    applies(target, property);
+    OnlyWith(instruments)(target, property);
+  };
+}
+
+/** The highest digits are not below the lowest. */
+function NotBelow(field: 'volts'): PropertyDecorator {
+  const lowest = (at?: ValidationArguments): unknown => (at?.object as ReadingRequest)[field];
+  return ValidateBy({
+    name: 'notBelow',
+    validator: {
+      validate: (value, at) => typeof value !== 'number' || value >= Number(lowest(at)),
+      defaultMessage: () => 'the highest volts must not lie below the lowest',
+    },
+  });
+}
+
 /** One observation at a slot or wire, sent under the id its maker gave it. */
 export class ReadingRequest {
   /** Slot id, e.g. `dash/F12`. */
@@ -32,14 +70,13 @@ export class ReadingRequest {
   sourceId!: string;
 
   /** Contact of the empty slot; left out with the fuse in. */
-  @IsOptional()
+  @Optional()
   @IsIn(['a', 'b'])
   contact?: 'a' | 'b';
 
   /** State of the car. */
   @IsDefined({ message: 'the state of the car is missing' })
-  @ValidateNested()
-  @Type(() => VehicleStateInput)
+  @Nested(() => VehicleStateInput)
   state!: VehicleStateInput;
 
   /** What it was read with. */
@@ -47,38 +84,39 @@ export class ReadingRequest {
   instrument!: InstrumentName;
 
   /** Volts against the clip, for a meter; the lowest seen when the digits jump. */
-  @ValidateIf((reading: ReadingRequest) => METERS.includes(reading.instrument))
+  @With(METERS, 'volts', true)
   @IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'volts must be a number' })
   @Min(-MAX_READING_V, { message: `volts must lie within ±${MAX_READING_V} V: check the unit` })
   @Max(MAX_READING_V, { message: `volts must lie within ±${MAX_READING_V} V: check the unit` })
   volts?: number;
 
   /** Highest volts seen when the meter's digits jump; left out when they stand still. */
-  @IsOptional()
+  @With(METERS, 'highVolts')
+  @NotBelow('volts')
   @IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'volts must be a number' })
   @Min(-MAX_READING_V, { message: `volts must lie within ±${MAX_READING_V} V: check the unit` })
   @Max(MAX_READING_V, { message: `volts must lie within ±${MAX_READING_V} V: check the unit` })
   highVolts?: number;
 
   /** Glow, for a lamp or an LED tester. */
-  @ValidateIf((reading: ReadingRequest) => LAMPS.includes(reading.instrument))
+  @With(LAMPS, 'glow', true)
   @IsIn(GLOWS)
   glow?: Glow;
 
   /** Ohms, for an ohmmeter; left out when there is no continuity. */
-  @IsOptional()
+  @With(['ohmmeter'], 'ohms')
   @IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'ohms must be a number' })
   @Min(0, { message: 'ohms must be zero or more' })
   @Max(MAX_READING_OHM, { message: `ohms must be at most ${MAX_READING_OHM} Ω: check the unit` })
   ohms?: number;
 
   /** What a 9 V pop did, for the pop. */
-  @ValidateIf((reading: ReadingRequest) => reading.instrument === 'pop')
+  @With(['pop'], 'cone', true)
   @IsIn(CONES)
   cone?: Cone;
 
   /** Which speaker popped, in the installer's words. */
-  @IsOptional()
+  @With(['pop'], 'speaker')
   @IsString()
   @Length(1, 40)
   speaker?: string;
@@ -87,17 +125,18 @@ export class ReadingRequest {
   @ValidateIf(
     (reading: ReadingRequest) => reading.instrument === 'pop' || reading.otherId !== undefined,
   )
+  @OnlyWith(['pop', 'ohmmeter'])
   @IsString({ message: 'the second wire is missing' })
   @Length(1, 80)
   otherId?: string;
 
   /** What the instrument was clipped to; left out: ground. */
-  @IsOptional()
+  @Optional()
   @IsIn(['ground', 'constant'])
   clip?: 'ground' | 'constant';
 
   /** When it was taken, by the installer's clock. */
-  @IsISO8601()
+  @Instant()
   takenAt!: string;
 }
 

@@ -2,19 +2,17 @@ import { DEFAULT_SCHOOLS } from '@lucky-thread/core/choose';
 import type { Schools } from '@lucky-thread/core/choose';
 import { CONDUCTOR_SIZES, INSULATIONS_C } from '@lucky-thread/core/size';
 import type { InsulationC } from '@lucky-thread/core/size';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayUnique,
   IsBoolean,
   IsDefined,
   IsIn,
-  IsInt,
   IsNumber,
   Max,
   Min,
-  ValidateNested,
 } from 'class-validator';
+import { Nested, Version } from './rules/fields';
 
 const SIZE_NAMES = CONDUCTOR_SIZES.map((size) => size.name);
 const PLAIN_NUMBER = { allowNaN: false, allowInfinity: false } as const;
@@ -80,34 +78,29 @@ export class VanInput {
 export class ShopSettings {
   /** Its schools. */
   @IsDefined()
-  @ValidateNested()
-  @Type(() => SchoolsInput)
+  @Nested(() => SchoolsInput)
   schools!: SchoolsInput;
 
   /** What it sizes with. */
   @IsDefined()
-  @ValidateNested()
-  @Type(() => SizingDefaults)
+  @Nested(() => SizingDefaults)
   sizing!: SizingDefaults;
 
   /** What is in its van. */
   @IsDefined()
-  @ValidateNested()
-  @Type(() => VanInput)
+  @Nested(() => VanInput)
   van!: VanInput;
 }
 
 /** A change of the settings; refused when somebody else changed them since `version`. */
 export class UpdateShopRequest {
   /** Version the change was made from. */
-  @IsInt()
-  @Min(1)
+  @Version()
   version!: number;
 
   /** All settings as they shall be. */
   @IsDefined({ message: 'the settings are missing' })
-  @ValidateNested()
-  @Type(() => ShopSettings)
+  @Nested(() => ShopSettings)
   settings!: ShopSettings;
 }
 

@@ -8,21 +8,8 @@ import { PROOF_KINDS } from '@lucky-thread/core/prove';
 import type { ProofKind } from '@lucky-thread/core/prove';
 import type { CircuitFunction, StitchPlace } from '@lucky-thread/core/vehicle';
 import type { StitchMark } from '@lucky-thread/core/identify';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayUnique,
-  Equals,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  Length,
-  Max,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { Equals, IsIn, IsInt, IsNumber, IsString, Length, Max, Min } from 'class-validator';
+import { NestedList, Optional, UniqueBy } from './rules/fields';
 import type { ReadingView } from './reading';
 
 /** One closing proof that was shown. */
@@ -44,10 +31,8 @@ export class LogTapRequest {
   feedId!: string;
 
   /** All closing proofs. */
-  @ArrayMaxSize(4)
-  @ArrayUnique((proof: ProofInput) => proof.kind, { message: 'each proof once' })
-  @ValidateNested({ each: true })
-  @Type(() => ProofInput)
+  @NestedList(() => ProofInput, { max: 4 })
+  @UniqueBy<ProofInput>('kind', 'each proof once')
   proofs!: ProofInput[];
 
   /** Fuse of the added circuit, A. */
@@ -63,7 +48,7 @@ export class LogTapRequest {
   awg!: number;
 
   /** What the next installer should know. */
-  @IsOptional()
+  @Optional()
   @IsString()
   @Length(0, 500)
   note?: string;

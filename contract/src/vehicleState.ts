@@ -1,6 +1,7 @@
 import { KEY_POSITIONS } from '@lucky-thread/core/vehicle';
 import type { KeyPosition, LockSwitch, VehicleState } from '@lucky-thread/core/vehicle';
-import { IsBoolean, IsIn, IsNumber, IsOptional, Max, Min } from 'class-validator';
+import { IsBoolean, IsIn, IsNumber, Max, Min } from 'class-validator';
+import { Optional } from './rules/fields';
 
 /** Minutes in a week: no car is probed later than that after its key went off. */
 const MOST_MINUTES = 10_080;
@@ -28,37 +29,37 @@ export class VehicleStateInput implements VehicleState {
   asleep!: boolean;
 
   /** Panel dimmer turned down. */
-  @IsOptional()
+  @Optional()
   @IsBoolean()
   dimmed?: boolean;
 
   /** Brake pedal pressed. */
-  @IsOptional()
+  @Optional()
   @IsBoolean()
   brake?: boolean;
 
   /** Gear in reverse. */
-  @IsOptional()
+  @Optional()
   @IsBoolean()
   reverse?: boolean;
 
   /** Parking brake on. */
-  @IsOptional()
+  @Optional()
   @IsBoolean()
   parkingBrake?: boolean;
 
   /** Lock switch as it is held. */
-  @IsOptional()
+  @Optional()
   @IsIn(['rest', 'lock', 'unlock'])
   lockSwitch?: LockSwitch;
 
   /** Hazard lamps on. */
-  @IsOptional()
+  @Optional()
   @IsBoolean()
   hazard?: boolean;
 
   /** Minutes since the key went off. */
-  @IsOptional()
+  @Optional()
   @IsNumber({ allowNaN: false, allowInfinity: false })
   @Min(0)
   @Max(MOST_MINUTES)

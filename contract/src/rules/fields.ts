@@ -1,0 +1,76 @@
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  ArrayUnique,
+  IsInt,
+  IsObject,
+  Max,
+  Min,
+  ValidateBy,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+import { isInstant } from './isInstant';
+
+/** Highest value of a version; one below what PostgreSQL's integer holds, since a change adds one. */
+export const MAX_VERSION = 2 ** 31 - 2;
+
+function all(...decorators: readonly PropertyDecorator[]): PropertyDecorator {
+  return (target, property) => decorators.forEach((decorate) => decorate(target, property));
+}
+
+/** The field may be left out; `null` is not the same as left out. */
+export function Optional(): PropertyDecorator {
+  return ValidateIf((_object, value) => value !== undefined);
+}
+
+/** One nested object of a class; a list is none. */
+export function Nested(type: () => new () => object): PropertyDecorator {
+  return all(
+    IsObject({ message: '$property must be one object' }),
+    ValidateNested(),
+    Type(type) as PropertyDecorator,
+  );
+}
+
+/** A list of nested objects of a class. */
+export function NestedList(
+  type: () => new () => object,
+  size: { readonly min?: number; readonly max: number; readonly tooFew?: string },
+): PropertyDecorator {
+  return all(
+    ArrayMinSize(size.min ?? 0, {
+      message: size.tooFew ?? `$property must be a list of at least ${size.min ?? 0}`,
+    }),
+    ArrayMaxSize(size.max, { message: `$property must be a list of at most ${size.max}` }),
+    IsObject({ each: true, message: 'each entry of $property must be one object' }),
+    ValidateNested({ each: true }),
+    Type(type) as PropertyDecorator,
+  );
+}
+
+/** Entries of a list differ in one of their fields; what is no entry is left to the other rules. */
+export function UniqueBy<T>(field: keyof T, message: string): PropertyDecorator {
+  return ArrayUnique((entry: T | null | undefined) => entry?.[field], { message });
+}
+
+/** The version that a change was made from. */
+export function Version(): PropertyDecorator {
+  return all(
+    IsInt({ message: 'the version must be a whole number' }),
+    Min(1, { message: 'the version is at least 1' }),
+    Max(MAX_VERSION, { message: `the version is at most ${MAX_VERSION}` }),
+  );
+}
+
+/** A moment with its offset from UTC, e.g. `2026-05-04T10:00:00.000Z`. */
+export function Instant(): PropertyDecorator {
+  return ValidateBy({
+    name: 'instant',
+    validator: {
+      validate: isInstant,
+      defaultMessage: () => 'must be a moment such as 2026-05-04T10:00:00.000Z',
+    },
+  });
+}
