@@ -10,7 +10,7 @@ export {
   UpdateJobRequest,
   YEAR_RANGE,
 } from './job';
-export type { JobView, Phase, SteeringSide } from './job';
+export type { JobPage, JobView, Phase, SteeringSide } from './job';
 export { FeedPlanInput, SizingInput } from './feedPlan';
 export type { ProblemDocument } from './problem';
 export { INSTRUMENTS, ReadingRequest, seenOf, toCoreReading } from './reading';
@@ -27,7 +27,7 @@ export {
 } from './shop';
 export type { ShopView } from './shop';
 export { LogTapRequest, ProofInput, toTapClaim } from './tapPoint';
-export type { ImportResult, MatrixCell, ObservationView, TapPointView } from './tapPoint';
+export type { ImportResult, MatrixCell, ObservationView, TapPage, TapPointView } from './tapPoint';
 export { TAP_CSV_COLUMNS, TapCsvRow } from './tapPointCsv';
 export { MOST_PROBLEMS, validate } from './validate';
 export { isStorableText, shapeProblem } from './rules/plainShape';

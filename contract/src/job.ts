@@ -148,6 +148,15 @@ export class UpdateJobRequest {
   deferred?: StitchPlace[];
 }
 
+/** One page of the shop's jobs, last touched first. */
+export interface JobPage {
+  readonly jobs: readonly JobView[];
+  /** Ids of jobs in this page whose stored form can't be read; nothing of them is lost. */
+  readonly unreadable: readonly string[];
+  /** Where the next page begins; null at the end. */
+  readonly next: string | null;
+}
+
 /** A job as the server keeps it. */
 export interface JobView {
   readonly id: string;

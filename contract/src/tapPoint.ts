@@ -94,13 +94,22 @@ export interface TapPointView {
   readonly note: string;
   readonly loggedBy: string;
   readonly loggedAt: string;
+  /** Other jobs with a reading that agrees, and jobs with one that contradicts. */
+  readonly confirmedJobs: number;
+  readonly contradictedJobs: number;
+  /** The newest of what those jobs saw, contradictions first. */
   readonly observations: readonly ObservationView[];
+}
+
+/** One page of a model's log. */
+export interface TapPage {
+  readonly taps: readonly TapPointView[];
+  /** Where the next page begins; null at the end. */
+  readonly next: string | null;
 }
 
 /** A stored tap point as the core weighs it. */
 export function toTapClaim(tap: TapPointView): TapClaim {
-  const distinctJobs = (kind: ObservationKind): number =>
-    new Set(tap.observations.filter((one) => one.kind === kind).map((one) => one.jobId)).size;
   return {
     id: tap.id,
     slotId: tap.slotId,
@@ -113,8 +122,8 @@ export function toTapClaim(tap: TapPointView): TapClaim {
       markets: tap.market === '' ? [] : [tap.market],
     },
     seen: tap.matrix.filter((cell) => cell.mark !== 'loose').map((cell) => cell.place),
-    confirmed: distinctJobs('confirmed'),
-    contradicted: distinctJobs('contradicted'),
+    confirmed: tap.confirmedJobs,
+    contradicted: tap.contradictedJobs,
   };
 }
 

@@ -4,16 +4,20 @@ import type { Server } from 'node:http';
 import path from 'node:path';
 import compression from 'compression';
 import express from 'express';
-import type { Express, RequestHandler } from 'express';
+import type { Express } from 'express';
 import helmet from 'helmet';
 import type { DemoAccount } from '@lucky-thread/contract';
 import { authRoutes } from './auth/routes';
-import { requireSession, sessions } from './auth/session';
+import type { Sessions } from './auth/session';
+import { identify, openSessions, requireSession } from './auth/session';
 import type { OpenDatabase } from './db/database';
 import { deviceRoutes } from './devices/routes';
+import { isLoopbackHost, noStore, ownHostOnly, withRequestId } from './http/guards';
 import { problemHandler, unknownRoute } from './http/handlers';
 import { jobRoutes } from './jobs/routes';
 import { attachMeter } from './meter/attachMeter';
+import type { MeterConnections } from './meter/connections';
+import { newMeterConnections } from './meter/connections';
 import { readingRoutes } from './readings/routes';
 import { shopRoutes } from './shop/routes';
 import { tapRoutes } from './taps/routes';
@@ -33,34 +37,65 @@ export interface AppParts {
 
 /** The whole server: API under `/api`, the meter's WebSocket, the web app everywhere else. */
 export function createServer(parts: AppParts): Server {
-  const handling = sessions(parts.database.pool, parts.sessionSecret);
-  const server = http.createServer(createApp(parts, handling));
-  const dropMeters = attachMeter(server, {
-    db: parts.database.db,
-    sessions: handling,
+  const { db, pool } = parts.database;
+  const sessions = openSessions(pool, parts.sessionSecret);
+  const meters = newMeterConnections();
+  const server = http.createServer(createApp(parts, { sessions, meters }));
+  server.requestTimeout = REQUEST_MS;
+  attachMeter(server, meters, {
+    db,
+    sessions: sessions.handler,
     random: parts.random,
+    isOwnHost: isDemo(parts) ? isLoopbackHost : () => true,
   });
   // Node counts a WebSocket no longer among a server's connections: it is closed with the others here.
   const closeHttp = server.closeAllConnections.bind(server);
   server.closeAllConnections = () => {
-    dropMeters();
+    sessions.close();
+    meters.close();
     closeHttp();
   };
   return server;
 }
 
-function createApp(parts: AppParts, handling: RequestHandler): Express {
-  const { db, pool } = parts.database;
+/** Longest time that a request may take to arrive, ms. */
+const REQUEST_MS = 30_000;
+
+/** With open accounts the server is for this machine alone. */
+function isDemo(parts: AppParts): boolean {
+  return parts.demoAccounts.length > 0;
+}
+
+function createApp(
+  parts: AppParts,
+  shared: { readonly sessions: Sessions; readonly meters: MeterConnections },
+): Express {
+  const { db, pool, isAlive } = parts.database;
+  const readBody = express.json({ limit: '256kb' });
   const app = express();
   app.disable('x-powered-by');
-  app.use(compression());
-  app.use(helmet(SECURITY));
+  // Plain text and numbers are all that the query strings here carry.
+  app.set('query parser', 'simple');
+  app.use(withRequestId, compression(), helmet(SECURITY));
+  if (isDemo(parts)) app.use(ownHostOnly);
+  app.use('/api', noStore);
   app.get('/api/health', async (_request, response) => {
-    await pool.query('select 1');
-    response.json({ ok: true });
+    const alive = await isAlive();
+    response.status(alive ? 200 : 503).json({ ok: alive });
   });
-  app.use('/api', express.json({ limit: '256kb' }), handling);
-  app.use('/api', authRoutes(db, parts.demoAccounts), requireSession);
+  app.use('/api', shared.sessions.handler, identify(db));
+  app.use(
+    '/api',
+    authRoutes({
+      db,
+      pool,
+      demoAccounts: parts.demoAccounts,
+      readBody,
+      onSignedOut: shared.meters.endSession,
+    }),
+    requireSession,
+    readBody,
+  );
   app.use('/api', vehicleRoutes(db), deviceRoutes(db), jobRoutes(db), readingRoutes(db));
   app.use('/api', tapRoutes(db), shopRoutes(db));
   app.use('/api', unknownRoute);
@@ -82,6 +117,7 @@ const SECURITY: Parameters<typeof helmet>[0] = {
       objectSrc: ["'none'"],
       frameAncestors: ["'none'"],
       baseUri: ["'self'"],
+      formAction: ["'self'"],
     },
   },
   // Served on loopback without TLS; a proxy in front of it sets its own.

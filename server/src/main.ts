@@ -7,8 +7,8 @@ import { seed } from './demo/seed';
 async function main(): Promise<void> {
   const url = process.env.DATABASE_URL;
   if (url === undefined) throw new Error('DATABASE_URL is not set: start it with npm start');
+  await migrateDatabase(url);
   const database = openDatabase(url);
-  await migrateDatabase(database);
   const demo = process.env.DEMO !== '0';
   const seeded = await seed(database.db, demo);
   const server = createServer({

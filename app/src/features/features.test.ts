@@ -8,7 +8,7 @@ import { furthest, isDone, knotsOf, nextActionOf } from './job/phases';
 import { movedTo, withFeedPlan } from './job/withFeedPlan';
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import { fieldProblem } from './size/fieldProblem';
-import { feedSizeOf } from './size/feedSize';
+import { feedSizeOf } from '@lucky-thread/work';
 import { planProblems } from './size/planProblems';
 
 describe('volts as typed', () => {

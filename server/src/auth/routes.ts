@@ -1,55 +1,78 @@
+import type { RequestHandler } from 'express';
 import { Router } from 'express';
+import type pg from 'pg';
 import { SignInRequest } from '@lucky-thread/contract';
 import type { DemoAccount, SessionView } from '@lucky-thread/contract';
 import type { Database } from '../db/database';
 import { checked } from '../http/handlers';
 import { Problem } from '../http/problem';
+import { newHashQueue } from './hashQueue';
 import { hashPassword, passwordMatches } from './passwords';
+import { passwordMark } from './session';
+import { newSignInGuard } from './signInGuard';
 import type { User } from './userRepository';
-import { findByLogin, findUser } from './userRepository';
+import { findByLogin } from './userRepository';
+
+/** What signing in needs. */
+export interface AuthParts {
+  readonly db: Database;
+  readonly pool: pg.Pool;
+  readonly demoAccounts: readonly DemoAccount[];
+  /** Reads a request's body; only after its try was counted would be too late to refuse it. */
+  readonly readBody: RequestHandler;
+  /** Told when a session ends, so that what hangs on it ends too. */
+  readonly onSignedOut: (sessionId: string) => void;
+}
 
 /** Signing in and out, and who one is. */
-export function authRoutes(db: Database, demoAccounts: readonly DemoAccount[]): Router {
+export function authRoutes(parts: AuthParts): Router {
+  const { db, demoAccounts } = parts;
   const router = Router();
+  const guard = newSignInGuard(parts.pool);
+  const inTurn = newHashQueue();
   // Compared when a login does not exist, so that the time of the answer tells nothing.
   const nobody = hashPassword('nobody');
 
-  router.get('/session', async (request, response) => {
-    const { userId } = request.session;
-    const user = userId === undefined ? undefined : await findUser(db, userId);
-    response.json(view(user, demoAccounts));
+  router.get('/session', (request, response) => {
+    response.json(view(request.user, demoAccounts));
   });
 
-  router.post('/session', async (request, response) => {
-    const { login, password } = checked(SignInRequest, request.body);
-    const user = await findByLogin(db, login.trim().toLowerCase());
-    const matches = await passwordMatches(password, user?.passwordHash ?? (await nobody));
+  router.post('/session', parts.readBody, async (request, response) => {
+    const given = checked(SignInRequest, request.body);
+    const login = given.login.trim().toLowerCase();
+    const address = request.socket.remoteAddress ?? 'unknown';
+    await guard.enter(login, address);
+    const user = await findByLogin(db, login);
+    const hash = user?.passwordHash ?? (await nobody);
+    const matches = await inTurn(() => passwordMatches(given.password, hash));
     if (user === undefined || !matches)
       throw new Problem({
         type: 'wrong-password',
         title: 'Login and password do not match',
         status: 401,
       });
-    await new Promise<void>((resolve, reject) =>
-      request.session.regenerate((error: unknown) =>
-        error === undefined || error === null ? resolve() : reject(error as Error),
-      ),
-    );
+    await guard.passed(login, address);
+    await done((told) => request.session.regenerate(told));
     request.session.userId = user.id;
-    request.session.shopId = user.shopId;
+    request.session.passwordMark = passwordMark(user.passwordHash);
     response.json(view(user, demoAccounts));
   });
 
   router.delete('/session', async (request, response) => {
-    await new Promise<void>((resolve, reject) =>
-      request.session.destroy((error: unknown) =>
-        error === undefined || error === null ? resolve() : reject(error as Error),
-      ),
-    );
+    const { sessionID } = request;
+    await done((told) => request.session.destroy(told));
+    parts.onSignedOut(sessionID);
     response.clearCookie('lucky-thread');
     response.status(204).end();
   });
   return router;
+}
+
+/** The callbacks of express-session as promises. */
+function done(work: (told: (error: unknown) => void) => void): Promise<void> {
+  return new Promise((resolve, reject) =>
+    work((error) => (error === undefined || error === null ? resolve() : reject(error as Error))),
+  );
 }
 
 function view(user: User | undefined, demoAccounts: readonly DemoAccount[]): SessionView {

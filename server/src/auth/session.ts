@@ -1,13 +1,24 @@
+import { createHash } from 'node:crypto';
 import connectPgSimple from 'connect-pg-simple';
-import type { RequestHandler } from 'express';
+import type { Request, RequestHandler } from 'express';
 import session from 'express-session';
 import type pg from 'pg';
-import { unauthenticated } from '../http/problem';
+import type { Database } from '../db/database';
+import { Problem, unauthenticated } from '../http/problem';
+import type { Credentials, User } from './userRepository';
+import { findUser } from './userRepository';
 
 declare module 'express-session' {
   interface SessionData {
     userId: string;
-    shopId: string;
+    /** Mark of the password that the session was opened with. */
+    passwordMark: string;
+  }
+}
+declare module 'express-serve-static-core' {
+  interface Request {
+    /** Who is signed in; set by {@link identify}. */
+    user?: User;
   }
 }
 
@@ -19,34 +30,95 @@ export interface Actor {
 
 /** How long a session lasts after its last use, ms: a working week. */
 const SESSION_MS = 7 * 24 * 3600 * 1000;
+/** Ended sessions are swept out so often, s. */
+const PRUNE_S = 15 * 60;
 
 /** Sessions kept in PostgreSQL, so that they outlive the server. */
-export function sessions(pool: pg.Pool, secret: string): RequestHandler {
+export interface Sessions {
+  readonly handler: RequestHandler;
+  /** Stops sweeping. */
+  readonly close: () => void;
+}
+
+/** Sessions on a pool. */
+export function openSessions(pool: pg.Pool, secret: string): Sessions {
   const Store = connectPgSimple(session);
-  return session({
+  const store = new Store({
+    pool,
+    tableName: 'session',
+    pruneSessionInterval: PRUNE_S,
+    errorLog: () => console.error(JSON.stringify({ event: 'sessions could not be swept' })),
+  });
+  const handler = session({
     name: 'lucky-thread',
-    store: new Store({ pool, tableName: 'session', pruneSessionInterval: false }),
+    store,
     secret,
     resave: false,
     saveUninitialized: false,
     rolling: true,
     cookie: { httpOnly: true, sameSite: 'strict', secure: 'auto', maxAge: SESSION_MS },
   });
+  return { handler, close: () => void store.close() };
 }
 
-/** Lets only signed-in people pass. */
+/** What a session remembers of a password: it changes with it, and tells nothing about it. */
+export function passwordMark(passwordHash: string): string {
+  return createHash('sha256').update(passwordHash).digest('base64url');
+}
+
+/**
+ * Who a request's session belongs to, as the database has them now; undefined when nobody is signed in, the person is
+ * gone, or the password was changed since.
+ */
+export async function userOf(db: Database, request: Request): Promise<User | undefined> {
+  const { userId, passwordMark: mark } = request.session;
+  const found: Credentials | undefined =
+    userId === undefined ? undefined : await findUser(db, userId);
+  if (found === undefined || passwordMark(found.passwordHash) !== mark) return undefined;
+  const { passwordHash: _hash, ...user } = found;
+  return user;
+}
+
+/** Looks up who makes a request, and ends a session that nobody stands behind any more. */
+export function identify(db: Database): RequestHandler {
+  return async (request, _response, next) => {
+    request.user = await userOf(db, request);
+    if (request.user === undefined && request.session.userId !== undefined)
+      await new Promise<void>((resolve, reject) =>
+        request.session.regenerate((error: unknown) =>
+          error === undefined || error === null ? resolve() : reject(error as Error),
+        ),
+      );
+    next();
+  };
+}
+
+/**
+ * Lets only signed-in people pass, and only as who they are: work that was kept on a device while somebody else was
+ * signed in names its maker, and is not taken for another's.
+ */
 export const requireSession: RequestHandler = (request, _response, next) => {
-  if (request.session.userId === undefined) throw unauthenticated();
+  if (request.user === undefined) throw unauthenticated();
+  const maker = request.get(MADE_BY);
+  if (maker !== undefined && maker !== request.user.id)
+    throw new Problem({
+      type: 'other-user',
+      title: 'Somebody else is signed in',
+      detail: 'This was made by another person: it is sent when they sign in again.',
+      status: 409,
+    });
   next();
 };
+
+/** The header that names who made what is sent. */
+const MADE_BY = 'Made-By';
 
 /**
  * Who makes a request.
  *
  * @throws Problem when nobody is signed in.
  */
-export function actorOf(request: { session: { userId?: string; shopId?: string } }): Actor {
-  const { userId, shopId } = request.session;
-  if (userId === undefined || shopId === undefined) throw unauthenticated();
-  return { userId, shopId };
+export function actorOf(request: Pick<Request, 'user'>): Actor {
+  if (request.user === undefined) throw unauthenticated();
+  return { userId: request.user.id, shopId: request.user.shopId };
 }

@@ -23,7 +23,7 @@ export async function findByLogin(db: Database, login: string): Promise<Credenti
 }
 
 /** Who has an id. */
-export async function findUser(db: Database, id: string): Promise<User | undefined> {
+export async function findUser(db: Database, id: string): Promise<Credentials | undefined> {
   const [row] = await rows(db).where(eq(users.id, id));
   return row;
 }

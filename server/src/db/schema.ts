@@ -10,7 +10,9 @@ import type {
   MatrixCell,
   ShopSettings,
 } from '@lucky-thread/contract';
+import { sql } from 'drizzle-orm';
 import {
+  bigint,
   boolean,
   doublePrecision,
   index,
@@ -22,6 +24,7 @@ import {
   serial,
   text,
   timestamp,
+  uniqueIndex,
   uuid,
   varchar,
 } from 'drizzle-orm/pg-core';
@@ -36,15 +39,26 @@ export const shops = pgTable('shops', {
 });
 
 /** People who sign in. Names are roles in the shop, nothing more is needed. */
-export const users = pgTable('users', {
-  id: uuid().primaryKey(),
-  shopId: uuid()
-    .notNull()
-    .references(() => shops.id),
-  login: text().notNull().unique(),
-  name: text().notNull(),
-  role: text().$type<'installer' | 'lead'>().notNull(),
-  passwordHash: text().notNull(),
+export const users = pgTable(
+  'users',
+  {
+    id: uuid().primaryKey(),
+    shopId: uuid()
+      .notNull()
+      .references(() => shops.id),
+    login: text().notNull().unique(),
+    name: text().notNull(),
+    role: text().$type<'installer' | 'lead'>().notNull(),
+    passwordHash: text().notNull(),
+  },
+  (table) => [index('users_by_shop').on(table.shopId)],
+);
+
+/** Tries to sign in by account and address, in the shape that rate-limiter-flexible reads and writes. */
+export const signInTries = pgTable('sign_in_tries', {
+  key: varchar({ length: 255 }).primaryKey(),
+  points: integer().notNull().default(0),
+  expire: bigint({ mode: 'number' }),
 });
 
 /** Sessions, in the shape that connect-pg-simple reads and writes. */
@@ -59,37 +73,45 @@ export const session = pgTable(
 );
 
 /** Vehicle models with their panels. `bench` is the simulated car behind the model and never leaves the server. */
-export const models = pgTable('models', {
-  id: uuid().primaryKey(),
-  shopId: uuid()
-    .notNull()
-    .references(() => shops.id),
-  make: text().notNull(),
-  model: text().notNull(),
-  generation: text().notNull(),
-  yearFrom: integer().notNull(),
-  yearTo: integer().notNull(),
-  trims: jsonb().$type<string[]>().notNull(),
-  markets: jsonb().$type<string[]>().notNull(),
-  steering: jsonb().$type<('left' | 'right')[]>().notNull(),
-  keyType: text().$type<'key' | 'push button'>().notNull(),
-  use: text().notNull(),
-  panels: jsonb().$type<Panel[]>().notNull(),
-  /** The bunch of wires behind the radio as it can be seen, where one is known. */
-  bunch: jsonb().$type<HarnessWireInput[]>().notNull().default([]),
-  bench: jsonb().$type<BenchVehicle>(),
-});
+export const models = pgTable(
+  'models',
+  {
+    id: uuid().primaryKey(),
+    shopId: uuid()
+      .notNull()
+      .references(() => shops.id),
+    make: text().notNull(),
+    model: text().notNull(),
+    generation: text().notNull(),
+    yearFrom: integer().notNull(),
+    yearTo: integer().notNull(),
+    trims: jsonb().$type<string[]>().notNull(),
+    markets: jsonb().$type<string[]>().notNull(),
+    steering: jsonb().$type<('left' | 'right')[]>().notNull(),
+    keyType: text().$type<'key' | 'push button'>().notNull(),
+    use: text().notNull(),
+    panels: jsonb().$type<Panel[]>().notNull(),
+    /** The bunch of wires behind the radio as it can be seen, where one is known. */
+    bunch: jsonb().$type<HarnessWireInput[]>().notNull().default([]),
+    bench: jsonb().$type<BenchVehicle>(),
+  },
+  (table) => [index('models_by_shop').on(table.shopId)],
+);
 
 /** Devices that the shop fits. */
-export const devices = pgTable('devices', {
-  id: uuid().primaryKey(),
-  shopId: uuid()
-    .notNull()
-    .references(() => shops.id),
-  device: jsonb().$type<DeviceInput>().notNull(),
-  note: text().notNull(),
-  position: integer().notNull(),
-});
+export const devices = pgTable(
+  'devices',
+  {
+    id: uuid().primaryKey(),
+    shopId: uuid()
+      .notNull()
+      .references(() => shops.id),
+    device: jsonb().$type<DeviceInput>().notNull(),
+    note: text().notNull(),
+    position: integer().notNull(),
+  },
+  (table) => [index('devices_by_shop').on(table.shopId)],
+);
 
 /** Jobs. `version` grows with every change; a write from an older version is refused. */
 export const jobs = pgTable(
@@ -115,7 +137,10 @@ export const jobs = pgTable(
     createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
     updatedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
   },
-  (table) => [index('jobs_by_shop').on(table.shopId, table.updatedAt)],
+  (table) => [
+    index('jobs_by_shop').on(table.shopId, table.updatedAt, table.id),
+    index('jobs_by_model').on(table.modelId),
+  ],
 );
 
 /** Readings: append-only. A withdrawn reading stays, with who withdrew it and when. */
@@ -185,7 +210,15 @@ export const tapPoints = pgTable(
     loggedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
     retired: boolean().notNull().default(false),
   },
-  (table) => [index('tap_points_by_model').on(table.modelId)],
+  (table) => [
+    // Newest claims of one source, and the log of a model in its order, both from this one.
+    index('tap_points_by_source').on(table.modelId, table.slotId, table.loggedAt, table.id),
+    index('tap_points_by_shop').on(table.shopId),
+    // A job's feed is logged once.
+    uniqueIndex('tap_points_by_feed')
+      .on(table.jobId, table.feedId)
+      .where(sql`not ${table.retired}`),
+  ],
 );
 
 /** What readings of later jobs said about a tap point. A withdrawn reading's observation does not count. */

@@ -1,7 +1,8 @@
 import { STATUS_CODES } from 'node:http';
-import type { ErrorRequestHandler, RequestHandler } from 'express';
+import type { ErrorRequestHandler, Request, RequestHandler } from 'express';
 import { validate } from '@lucky-thread/contract';
 import type { ProblemDocument } from '@lucky-thread/contract';
+import { codeOf, databaseFailure, framesOf } from './failures';
 import { Problem, invalid, notFound } from './problem';
 
 /**
@@ -34,45 +35,57 @@ export const unknownRoute: RequestHandler = (request) => {
 };
 
 /** Turns whatever was thrown into a problem document; the unexpected is logged, not told. */
-export const problemHandler: ErrorRequestHandler = (error: unknown, _request, response, next) => {
+export const problemHandler: ErrorRequestHandler = (error: unknown, request, response, next) => {
   if (response.headersSent) return next(error);
   const document = documentOf(error);
-  if (document.status >= 500) console.error(error);
+  if (document.status >= 500) logFailure(error, request, document.status);
+  if (document.status === 503) response.set('Retry-After', '2');
   response.status(document.status).type('application/problem+json').json(document);
 };
+
+/** One line: which request, which route, which kind of error. No path, no values, no message. */
+function logFailure(error: unknown, request: Request, status: number): void {
+  const route = (request.route as { readonly path?: unknown } | undefined)?.path;
+  console.error(
+    JSON.stringify({
+      request: request.requestId,
+      status,
+      method: request.method,
+      route: typeof route === 'string' ? route : 'none',
+      error: error instanceof Error ? error.name : typeof error,
+      code: codeOf(error),
+      at: status === 503 ? undefined : framesOf(error),
+    }),
+  );
+}
 
 function documentOf(error: unknown): ProblemDocument {
   if (error instanceof Problem) return error.document;
   const status = statusOf(error);
   if (status < 500)
     return { type: 'bad-request', title: STATUS_CODES[status] ?? 'Bad request', status };
-  if (isConnectionLoss(error))
-    return {
-      type: 'database-unavailable',
-      title: 'The database does not answer',
-      detail: 'Nothing was lost: try again in a moment.',
-      status: 503,
-    };
-  return { type: 'internal', title: 'Something went wrong on the server', status: 500 };
+  switch (databaseFailure(error)) {
+    case 'gone':
+      return {
+        type: 'database-unavailable',
+        title: 'The database does not answer',
+        detail: 'Nothing was lost: try again in a moment.',
+        status: 503,
+      };
+    case 'busy':
+      return {
+        type: 'database-busy',
+        title: 'The database was busy for too long',
+        detail: 'Nothing was half-written: try again in a moment.',
+        status: 503,
+      };
+    case undefined:
+      return { type: 'internal', title: 'Something went wrong on the server', status: 500 };
+  }
 }
 
 /** Body parsers mark their errors with a status. */
 function statusOf(error: unknown): number {
   const status = error instanceof Error && 'status' in error ? error.status : undefined;
   return typeof status === 'number' && status >= 400 && status < 500 ? status : 500;
-}
-
-const CONNECTION_CODES = new Set([
-  'ECONNREFUSED',
-  'ECONNRESET',
-  '57P01',
-  '57P03',
-  '08006',
-  '08001',
-]);
-
-function isConnectionLoss(error: unknown): boolean {
-  if (!(error instanceof Error)) return false;
-  if ('code' in error && CONNECTION_CODES.has(String(error.code))) return true;
-  return isConnectionLoss(error.cause) || /Connection terminated/.test(error.message);
 }

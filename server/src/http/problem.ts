@@ -1,3 +1,4 @@
+import { MOST_PROBLEMS } from '@lucky-thread/contract';
 import type { FieldProblem, ProblemDocument } from '@lucky-thread/contract';
 
 /** An error that is meant for the client (RFC 9457). */
@@ -17,16 +18,21 @@ export function notFound(what: string): Problem {
   return new Problem({ type: 'not-found', title: `${what} not found`, status: 404 });
 }
 
+/** Problems that are told in one sentence; the others stand in the list. */
+const TOLD = 10;
+
 /** The request was understood but what it says is wrong. */
 export function invalid(errors: readonly FieldProblem[]): Problem {
+  const more = errors.length - TOLD;
+  const told = errors
+    .slice(0, TOLD)
+    .map((one) => (one.path === '' ? one.message : `${one.path}: ${one.message}`));
   return new Problem({
     type: 'invalid',
     title: 'Some of it is not valid',
-    detail: errors
-      .map((one) => (one.path === '' ? one.message : `${one.path}: ${one.message}`))
-      .join('; '),
+    detail: [...told, ...(more > 0 ? [`and ${more} more`] : [])].join('; '),
     status: 422,
-    errors,
+    errors: errors.slice(0, MOST_PROBLEMS),
   });
 }
 
@@ -42,8 +48,14 @@ export function stale(current: unknown): Problem {
 }
 
 /** The same id with other contents. */
-export function conflict(detail: string): Problem {
-  return new Problem({ type: 'conflict', title: 'That id is taken', detail, status: 409 });
+export function conflict(detail: string, current?: unknown): Problem {
+  return new Problem({
+    type: 'conflict',
+    title: 'That id is taken',
+    detail,
+    status: 409,
+    ...(current === undefined ? {} : { current }),
+  });
 }
 
 /** Not signed in, or the session ended. */

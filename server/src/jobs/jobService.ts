@@ -1,15 +1,12 @@
 import { decodeVin } from '@lucky-thread/core/vehicle';
 import { screenSlot } from '@lucky-thread/core/choose';
-import type {
-  CreateJobRequest,
-  JobView,
-  ModelView,
-  UpdateJobRequest,
-} from '@lucky-thread/contract';
+import type { CreateJobRequest, JobView, UpdateJobRequest } from '@lucky-thread/contract';
+import { slotsOf } from '@lucky-thread/work';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
 import { conflict, invalid, notFound, stale } from '../http/problem';
-import { findModel } from '../vehicles/modelRepository';
+import { sameContent } from '../http/sameContent';
+import { findPanels } from '../vehicles/modelRepository';
 import { findJob, insertJob, updateJob } from './jobRepository';
 
 /**
@@ -26,7 +23,8 @@ export async function getJob(db: Database, actor: Actor, id: string): Promise<Jo
 /**
  * Creates a job under the id its maker gave it; sending it again changes nothing.
  *
- * @throws Problem for an unknown model, a wrong VIN, or an id that belongs to something else.
+ * @throws Problem for an unknown model, a wrong VIN, or an id that belongs to something else, or to a job that says
+ * something else.
  */
 export async function createJob(
   db: Database,
@@ -34,15 +32,17 @@ export async function createJob(
   id: string,
   request: CreateJobRequest,
 ): Promise<JobView> {
-  if ((await findModel(db, actor.shopId, request.vehicle.modelId)) === undefined)
+  if ((await findPanels(db, actor.shopId, request.vehicle.modelId)) === undefined)
     throw invalid([{ path: 'vehicle.modelId', message: 'the shop has no such vehicle model' }]);
   if (request.vehicle.vin !== undefined) {
     const vin = decodeVin(request.vehicle.vin);
     if (!vin.ok) throw invalid(vin.problems.map((message) => ({ path: 'vehicle.vin', message })));
   }
-  await insertJob(db, actor, id, request);
+  const fresh = await insertJob(db, actor, id, request);
   const job = await findJob(db, actor.shopId, id);
   if (job === undefined) throw conflict('A job of another shop has it.');
+  const same = fresh || sameContent([job.vehicle, job.device], [request.vehicle, request.device]);
+  if (!same) throw conflict('A job with another vehicle or device has it.', job);
   return job;
 }
 
@@ -62,12 +62,16 @@ export async function changeJob(
   if (request.plan !== undefined) await checkPlan(db, actor, job, request.plan);
   const { version, phase, plan, harness, deferred } = request;
   if (harness !== undefined) checkHarness(harness);
-  const done = await updateJob(db, id, version, {
-    ...(phase === undefined ? {} : { phase }),
-    ...(plan === undefined ? {} : { plan }),
-    ...(harness === undefined ? {} : { harness }),
-    ...(deferred === undefined ? {} : { deferred }),
-  });
+  const done = await updateJob(
+    db,
+    { id, shopId: actor.shopId, version },
+    {
+      ...(phase === undefined ? {} : { phase }),
+      ...(plan === undefined ? {} : { plan }),
+      ...(harness === undefined ? {} : { harness }),
+      ...(deferred === undefined ? {} : { deferred }),
+    },
+  );
   const now = await getJob(db, actor, id);
   if (!done) throw stale(now);
   return now;
@@ -90,10 +94,8 @@ async function checkPlan(
   job: JobView,
   plan: NonNullable<UpdateJobRequest['plan']>,
 ): Promise<void> {
-  const model = (await findModel(db, actor.shopId, job.vehicle.modelId)) as ModelView;
-  const slots = new Map(
-    model.panels.flatMap((panel) => panel.slots).map((slot) => [slot.id, slot]),
-  );
+  const panels = (await findPanels(db, actor.shopId, job.vehicle.modelId)) ?? [];
+  const slots = new Map(slotsOf({ panels }).map((slot) => [slot.id, slot]));
   const problems = plan.flatMap((one, index) => {
     const at = `plan.${index}`;
     const slot = slots.get(one.slotId);

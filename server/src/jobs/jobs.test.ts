@@ -1,4 +1,4 @@
-import type { JobView, ProblemDocument } from '@lucky-thread/contract';
+import type { JobPage, JobView, ProblemDocument } from '@lucky-thread/contract';
 import { v7 as uuidv7 } from 'uuid';
 import type { TestServer, Visitor } from '../testing/testServer';
 import { jobBody, problemPaths, startTestServer } from '../testing/testServer';
@@ -18,8 +18,8 @@ describe('jobs', () => {
     const first = await visitor.put<JobView>(`/jobs/${id}`, jobBody(model.id));
     const again = await visitor.put<JobView>(`/jobs/${id}`, jobBody(model.id));
     expect(again.body).toEqual(first.body);
-    const { body } = await visitor.get<JobView[]>('/jobs');
-    expect(body.filter((job) => job.id === id)).toHaveLength(1);
+    const { body } = await visitor.get<JobPage>('/jobs');
+    expect(body.jobs.filter((job) => job.id === id)).toHaveLength(1);
   });
 
   it('keeps phase and plan over a restart of the server', async () => {

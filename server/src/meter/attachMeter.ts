@@ -4,13 +4,18 @@ import type { Duplex } from 'node:stream';
 import { benchCar } from '@lucky-thread/core/bench';
 import type { Request, RequestHandler, Response } from 'express';
 import { validate as isUuid } from 'uuid';
+import type { WebSocket } from 'ws';
 import { WebSocketServer } from 'ws';
-import { actorOf } from '../auth/session';
+import { userOf } from '../auth/session';
 import type { Database } from '../db/database';
-import { Problem } from '../http/problem';
+import { databaseFailure, framesOf } from '../http/failures';
+import { Problem, unauthenticated } from '../http/problem';
 import { getJob } from '../jobs/jobService';
 import { findBench } from '../vehicles/modelRepository';
-import { meterSession } from './meterSession';
+import type { Holder, MeterConnections } from './connections';
+import { lineBudget } from './lineBudget';
+import type { MeterSession } from './meterSession';
+import { METER_ERRORS, meterSession } from './meterSession';
 
 /** What the meter's connection needs. */
 export interface MeterParts {
@@ -18,59 +23,111 @@ export interface MeterParts {
   /** The same session handling as for requests. */
   readonly sessions: RequestHandler;
   readonly random: () => number;
+  /** Whether a `Host` header is one that this server answers to. */
+  readonly isOwnHost: (host: string | undefined) => boolean;
 }
 
-const PATH = /^\/api\/jobs\/([^/]+)\/meter$/;
+const PATH = /^\/api\/jobs\/([^/?]+)\/meter(\?.*)?$/;
 /** Longest message taken, bytes. */
 const MAX_PAYLOAD = 4096;
+/** Answers that may wait for a client to read them, bytes; one that never reads is let go. */
+const MOST_UNREAD = 64 * 1024;
 
 /**
- * Answers WebSocket connections at `/api/jobs/<id>/meter` with the simulated meter of the job's car. The answer drops
- * every connection, which would otherwise keep the server from closing.
+ * Answers WebSocket connections at `/api/jobs/<id>/meter` with the simulated meter of the job's car. Nothing that a
+ * client does to its socket, before, during or after the handshake, reaches further than that socket.
  */
-export function attachMeter(server: Server, parts: MeterParts): () => void {
+export function attachMeter(
+  server: Server,
+  connections: MeterConnections,
+  parts: MeterParts,
+): void {
   const sockets = new WebSocketServer({ noServer: true, maxPayload: MAX_PAYLOAD });
   server.on('upgrade', (request, socket, head) => {
-    open(request, parts).then(
-      (session) =>
+    // From here on the socket is ours alone: a reset without a listener would end the process.
+    socket.on('error', () => socket.destroy());
+    if (!PATH.test(request.url ?? '')) return answerPlainly(server, request, socket);
+    admit(request, connections, parts).then(
+      ({ session, holder }) => {
+        if (socket.destroyed) return;
         sockets.handleUpgrade(request, socket, head, (connection) => {
-          connection.on('message', (data) => {
-            for (const line of data.toString().split('\n'))
-              if (line.trim() !== '') connection.send(session.answer(line));
-          });
-        }),
+          connections.add(connection, holder);
+          converse(connection, session);
+        });
+      },
       (error: unknown) => refuse(socket, error),
     );
   });
-  return () => {
-    for (const client of sockets.clients) client.terminate();
+}
+
+/** Line in, line out. What a malformed frame or a broken connection throws ends this connection alone. */
+function converse(connection: WebSocket, session: MeterSession): void {
+  const hasLinesLeft = lineBudget(() => performance.now());
+  connection.on('error', () => connection.terminate());
+  connection.on('message', (data, isBinary) => {
+    if (isBinary) return connection.close(1003, 'text only');
+    for (const line of data.toString().split('\n')) {
+      if (line.trim() === '') continue;
+      if (connection.bufferedAmount > MOST_UNREAD) return connection.terminate();
+      connection.send(hasLinesLeft() ? answerTo(session, line) : METER_ERRORS.overrun);
+    }
+  });
+}
+
+function answerTo(session: MeterSession, line: string): string {
+  try {
+    return session.answer(line);
+  } catch (error) {
+    console.error(JSON.stringify({ event: 'the meter failed', at: framesOf(error) }));
+    return METER_ERRORS.device;
+  }
+}
+
+async function admit(
+  request: IncomingMessage,
+  connections: MeterConnections,
+  parts: MeterParts,
+): Promise<{ readonly session: MeterSession; readonly holder: Holder }> {
+  const jobId = PATH.exec(request.url ?? '')?.[1];
+  if (!parts.isOwnHost(request.headers.host)) throw new Refusal(421);
+  if (jobId === undefined || !isUuid(jobId)) throw new Refusal(404);
+  if (!isSameOrigin(request)) throw new Refusal(403);
+  await openSession(request, parts);
+  const opened = request as Request;
+  const user = await userOf(parts.db, opened);
+  if (user === undefined) throw unauthenticated();
+  if (!connections.hasRoom(user.id)) throw new Refusal(429);
+  const job = await getJob(parts.db, { userId: user.id, shopId: user.shopId }, jobId);
+  const bench = await findBench(parts.db, user.shopId, job.vehicle.modelId);
+  if (bench === undefined) throw new Refusal(409);
+  return {
+    session: meterSession(benchCar(bench), parts.random),
+    holder: {
+      userId: user.id,
+      sessionId: opened.sessionID,
+      stands: async () => {
+        const again = { headers: request.headers, url: '/', method: 'GET' } as IncomingMessage;
+        await openSession(again, parts);
+        return (await userOf(parts.db, again as Request)) !== undefined;
+      },
+    },
   };
 }
 
-async function open(
-  request: IncomingMessage,
-  parts: MeterParts,
-): Promise<ReturnType<typeof meterSession>> {
-  const jobId = PATH.exec(new URL(request.url ?? '', 'http://here').pathname)?.[1];
-  if (jobId === undefined || !isUuid(jobId)) throw new Refusal(404);
-  if (!isSameOrigin(request)) throw new Refusal(403);
-  await new Promise<void>((resolve, reject) => {
+/** Reads the session that a handshake's cookie names. */
+function openSession(request: IncomingMessage, parts: MeterParts): Promise<void> {
+  return new Promise((resolve, reject) => {
     const response = new ServerResponse(request) as unknown as Response;
     parts.sessions(request as Request, response, (error?: unknown) =>
       error === undefined ? resolve() : reject(error instanceof Error ? error : new Refusal(500)),
     );
   });
-  const actor = actorOf(request as Request);
-  const job = await getJob(parts.db, actor, jobId);
-  const bench = await findBench(parts.db, actor.shopId, job.vehicle.modelId);
-  if (bench === undefined) throw new Refusal(409);
-  return meterSession(benchCar(bench), parts.random);
 }
 
 /** A page of another origin has no business at the meter. */
 function isSameOrigin(request: IncomingMessage): boolean {
   const { origin, host } = request.headers;
-  return origin === undefined || new URL(origin).host === host;
+  return origin === undefined || (URL.canParse(origin) && new URL(origin).host === host);
 }
 
 /** A connection that is refused with a status of HTTP. */
@@ -84,11 +141,26 @@ class Refusal extends Error {
 }
 
 function refuse(socket: Duplex, error: unknown): void {
-  const status =
-    error instanceof Refusal
-      ? error.status
-      : error instanceof Problem
-        ? error.document.status
-        : 500;
-  socket.end(`HTTP/1.1 ${status} Refused\r\nConnection: close\r\n\r\n`);
+  const status = statusOf(error);
+  if (status === 500)
+    console.error(JSON.stringify({ event: 'no meter', status, at: framesOf(error) }));
+  socket.end(`HTTP/1.1 ${status} Refused\r\nConnection: close\r\nContent-Length: 0\r\n\r\n`);
+}
+
+function statusOf(error: unknown): number {
+  if (error instanceof Refusal) return error.status;
+  if (error instanceof Problem) return error.document.status;
+  return databaseFailure(error) === undefined ? 500 : 503;
+}
+
+/** An upgrade that is not ours is no upgrade (RFC 9110, 7.8): the request is answered like any other, once. */
+function answerPlainly(server: Server, request: IncomingMessage, socket: Duplex): void {
+  // Node hands the socket over before a body was read, so that only requests without one can be answered.
+  if (request.method !== 'GET' && request.method !== 'HEAD')
+    return refuse(socket, new Refusal(400));
+  const response = new ServerResponse(request);
+  response.shouldKeepAlive = false;
+  response.assignSocket(socket as Parameters<ServerResponse['assignSocket']>[0]);
+  response.on('finish', () => socket.end());
+  server.emit('request', request, response);
 }

@@ -10,11 +10,13 @@ export interface MeterSession {
 }
 
 /** Error answers with the numbers of SCPI-99 (from memory). */
-const ERRORS = {
+export const METER_ERRORS = {
   syntax: '-102,"Syntax error"',
   header: '-113,"Undefined header"',
   parameter: '-220,"Parameter error"',
   noSource: '-221,"Settings conflict; nothing is probed"',
+  device: '-300,"Device-specific error"',
+  overrun: '-350,"Queue overflow"',
 } as const;
 /** What SCPI sends for an overload. */
 const OVERLOAD = '9.9E+37';
@@ -39,58 +41,64 @@ export function meterSession(car: BenchCar, random: () => number): MeterSession 
         };
   const measured = (measure: (at: BenchTouch) => string): string => {
     const at = touch();
-    return at === undefined ? ERRORS.noSource : measure(at);
+    return at === undefined ? METER_ERRORS.noSource : measure(at);
   };
-  const commands: Record<string, (parameter: string) => string> = {
-    '*IDN?': () => 'LUCKY THREAD,SIMULATED METER,0,1',
-    'SIM:STAT': (parameter) => {
-      const read = stateFrom(parameter);
-      if (read === undefined) return ERRORS.parameter;
-      state = read;
-      return 'OK';
-    },
-    'SIM:PROB': (parameter) => {
-      const [pointId, contact] = texts(parameter);
-      if (pointId === undefined || !isPoint(car, pointId)) return ERRORS.parameter;
-      if (contact !== undefined && contact !== 'a' && contact !== 'b') return ERRORS.parameter;
-      probe = { pointId, contact };
-      return 'OK';
-    },
-    'SIM:CLIP': (parameter) => {
-      const [to] = texts(parameter);
-      if (to !== undefined && !isPoint(car, to)) return ERRORS.parameter;
-      clip = to;
-      return 'OK';
-    },
-    'MEAS:VOLT:DC?': () =>
-      measured((at) => {
-        const shows = meterShows(car, at, random);
-        return shows.kind === 'volts'
-          ? number(shows.volts)
-          : `${number(shows.lowV)},${number(shows.highV)}`;
-      }),
-    'MEAS:RES?': (parameter) =>
-      measured((at) => {
-        const [otherId] = texts(parameter);
-        if (otherId !== undefined && !isPoint(car, otherId)) return ERRORS.parameter;
-        const shows = ohmmeterShows(car, { ...at, ...(otherId === undefined ? {} : { otherId }) });
-        return shows.kind === 'ohms' ? number(shows.ohm) : OVERLOAD;
-      }),
-    'SIM:LAMP?': () => measured((at) => lampShows(car, at).burns.toUpperCase()),
-    'SIM:POP?': (parameter) => {
-      const [plusId, minusId] = texts(parameter);
-      if (plusId === undefined || minusId === undefined) return ERRORS.parameter;
-      if (!isWire(car, plusId) || !isWire(car, minusId)) return ERRORS.parameter;
-      const shows = popShows(car, { plusId, minusId, state });
-      return `${shows.cone.toUpperCase()},"${shows.speaker ?? ''}","${shows.harm ?? ''}"`;
-    },
-  };
+  const commands = new Map<string, (parameter: string) => string>(
+    Object.entries({
+      '*IDN?': () => 'LUCKY THREAD,SIMULATED METER,0,1',
+      'SIM:STAT': (parameter: string) => {
+        const read = stateFrom(parameter);
+        if (read === undefined) return METER_ERRORS.parameter;
+        state = read;
+        return 'OK';
+      },
+      'SIM:PROB': (parameter: string) => {
+        const [pointId, contact] = texts(parameter);
+        if (pointId === undefined || !isPoint(car, pointId)) return METER_ERRORS.parameter;
+        if (contact !== undefined && contact !== 'a' && contact !== 'b')
+          return METER_ERRORS.parameter;
+        probe = { pointId, contact };
+        return 'OK';
+      },
+      'SIM:CLIP': (parameter: string) => {
+        const [to] = texts(parameter);
+        if (to !== undefined && !isPoint(car, to)) return METER_ERRORS.parameter;
+        clip = to;
+        return 'OK';
+      },
+      'MEAS:VOLT:DC?': () =>
+        measured((at) => {
+          const shows = meterShows(car, at, random);
+          return shows.kind === 'volts'
+            ? number(shows.volts)
+            : `${number(shows.lowV)},${number(shows.highV)}`;
+        }),
+      'MEAS:RES?': (parameter: string) =>
+        measured((at) => {
+          const [otherId] = texts(parameter);
+          if (otherId !== undefined && !isPoint(car, otherId)) return METER_ERRORS.parameter;
+          const shows = ohmmeterShows(car, {
+            ...at,
+            ...(otherId === undefined ? {} : { otherId }),
+          });
+          return shows.kind === 'ohms' ? number(shows.ohm) : OVERLOAD;
+        }),
+      'SIM:LAMP?': () => measured((at) => lampShows(car, at).burns.toUpperCase()),
+      'SIM:POP?': (parameter: string) => {
+        const [plusId, minusId] = texts(parameter);
+        if (plusId === undefined || minusId === undefined) return METER_ERRORS.parameter;
+        if (!isWire(car, plusId) || !isWire(car, minusId)) return METER_ERRORS.parameter;
+        const shows = popShows(car, { plusId, minusId, state });
+        return `${shows.cone.toUpperCase()},"${shows.speaker ?? ''}","${shows.harm ?? ''}"`;
+      },
+    }),
+  );
   return {
     answer: (line) => {
-      if (line.length > LONGEST_LINE) return ERRORS.syntax;
+      if (line.length > LONGEST_LINE) return METER_ERRORS.syntax;
       const [, header = '', parameter = ''] = /^\s*(\S+)\s*(.*?)\s*$/s.exec(line) ?? [];
-      const command = commands[header.toUpperCase()];
-      return command === undefined ? ERRORS.header : command(parameter);
+      const command = commands.get(header.toUpperCase());
+      return command === undefined ? METER_ERRORS.header : command(parameter);
     },
   };
 }

@@ -1,13 +1,38 @@
-import { and, asc, eq, isNull, sql } from 'drizzle-orm';
-import { seenOf } from '@lucky-thread/contract';
+import { and, asc, count, eq, isNull, sql } from 'drizzle-orm';
+import { VehicleStateInput, seenOf } from '@lucky-thread/contract';
 import type { ReadingRequest, ReadingView } from '@lucky-thread/contract';
 import type { Database } from '../db/database';
 import { readings, users } from '../db/schema';
+import { Unreadable, readable } from '../http/stored';
 
-/** All readings of a job in order of arrival, withdrawn ones too. */
+/** All readings of a job in order of arrival, withdrawn ones too. One that can't be read leaves the others alone. */
 export async function listReadings(db: Database, jobId: string): Promise<ReadingView[]> {
   const rows = await select(db).where(eq(readings.jobId, jobId)).orderBy(asc(readings.sequence));
-  return rows.map(readingView);
+  return readableViews(rows).map(({ view }) => view);
+}
+
+/** Rows with their views; a row that can't be read is left out, and the log says which. */
+export function readableViews<T extends Parameters<typeof readingView>[0]>(
+  rows: readonly T[],
+): { readonly row: T; readonly view: ReadingView }[] {
+  return rows.flatMap((row) => {
+    try {
+      return [{ row, view: readingView(row) }];
+    } catch (error) {
+      if (!(error instanceof Unreadable)) throw error;
+      console.error(JSON.stringify({ event: 'a reading that cannot be read', id: row.reading.id }));
+      return [];
+    }
+  });
+}
+
+/** How many readings a job has, withdrawn ones too. */
+export async function countReadings(db: Database, jobId: string): Promise<number> {
+  const [row] = await db
+    .select({ readings: count() })
+    .from(readings)
+    .where(eq(readings.jobId, jobId));
+  return row?.readings ?? 0;
 }
 
 /** One reading of a job; undefined when it has none of that id. */
@@ -54,7 +79,11 @@ function select(db: Database) {
     .$dynamic();
 }
 
-/** A stored row as the client sees it. */
+/**
+ * A stored row as the client sees it.
+ *
+ * @throws Unreadable when its state is none.
+ */
 export function readingView(row: {
   reading: typeof readings.$inferSelect;
   takenBy: string;
@@ -64,7 +93,7 @@ export function readingView(row: {
     id: reading.id,
     sourceId: reading.sourceId,
     contact: reading.contact,
-    state: reading.state,
+    state: readable(VehicleStateInput, reading.state, 'The reading'),
     instrument: reading.instrument,
     volts: reading.volts,
     glow: reading.glow,

@@ -1,20 +1,23 @@
 import { compareWithClaim } from '@lucky-thread/core/evidence';
 import { placeOf } from '@lucky-thread/core/vehicle';
-import { toCoreReading } from '@lucky-thread/contract';
+import { seenOf, toCoreReading } from '@lucky-thread/contract';
 import type { JobView, ReadingRequest, ReadingView } from '@lucky-thread/contract';
+import { slotsOf } from '@lucky-thread/work';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
 import { conflict, invalid, notFound } from '../http/problem';
+import { sameContent } from '../http/sameContent';
 import { getJob } from '../jobs/jobService';
-import { insertObservation, listTapPoints } from '../taps/tapRepository';
-import { findModel } from '../vehicles/modelRepository';
-import { findReading, insertReading, markWithdrawn } from './readingRepository';
+import { claimsAt, insertObservations } from '../taps/tapRepository';
+import { findPanels } from '../vehicles/modelRepository';
+import { countReadings, findReading, insertReading, markWithdrawn } from './readingRepository';
 
 /**
  * Stores a reading under the id its maker gave it; sending it again changes nothing. What it says about the model's
  * logged tap points is stored with it.
  *
- * @throws Problem 422 for a slot that the vehicle has not got.
+ * @throws Problem 422 for a slot that the vehicle has not got, or a job that is full; 409 for an id that stands for
+ * another reading.
  */
 export async function recordReading(
   db: Database,
@@ -32,6 +35,9 @@ export async function recordReading(
     );
     const stored = await findReading(tx, job.id, ids.readingId);
     if (stored === undefined) throw conflict('A reading of another job has it.');
+    if (!fresh && !saysTheSame(stored, request))
+      throw conflict('A reading that says something else has it.', stored);
+    if (fresh) await checkRoom(tx, job.id);
     if (fresh) await observe(tx, actor, job, stored);
     return stored;
   });
@@ -53,14 +59,28 @@ export async function withdrawReading(
   return (await findReading(db, job.id, ids.readingId)) as ReadingView;
 }
 
+/** Most readings that one job takes: a hundred slots in every state, ten times over. */
+export const MOST_READINGS = 10_000;
+
+async function checkRoom(db: Database, jobId: string): Promise<void> {
+  if ((await countReadings(db, jobId)) > MOST_READINGS)
+    throw invalid([{ path: '', message: `a job takes at most ${MOST_READINGS} readings` }]);
+}
+
+function saysTheSame(stored: ReadingView, request: ReadingRequest): boolean {
+  const { takenBy: _by, withdrawnAt: _at, takenAt, ...seen } = stored;
+  const sameMoment = Date.parse(takenAt) === Date.parse(request.takenAt);
+  return sameMoment && sameContent(seen, seenOf(stored.id, request));
+}
+
 async function checkSources(
   db: Database,
   actor: Actor,
   job: JobView,
   request: ReadingRequest,
 ): Promise<void> {
-  const model = await findModel(db, actor.shopId, job.vehicle.modelId);
-  const slots = model?.panels.flatMap((panel) => panel.slots.map((slot) => slot.id)) ?? [];
+  const panels = (await findPanels(db, actor.shopId, job.vehicle.modelId)) ?? [];
+  const slots = slotsOf({ panels }).map((slot) => slot.id);
   const known = new Set([...slots, ...job.harness.map((wire) => wire.id)]);
   const problems = (['sourceId', 'otherId'] as const).flatMap((path) => {
     const id = request[path];
@@ -71,19 +91,20 @@ async function checkSources(
   if (problems.length > 0) throw invalid(problems);
 }
 
-/** Compares a new reading with what other jobs logged at the same slot. */
+/** Compares a new reading with the newest of what other jobs logged at the same slot. */
 async function observe(
   db: Database,
   actor: Actor,
   job: JobView,
   stored: ReadingView,
 ): Promise<void> {
-  const taps = await listTapPoints(db, actor.shopId, job.vehicle.modelId);
-  for (const tap of taps) {
-    if (tap.slotId !== stored.sourceId || tap.jobId === job.id) continue;
-    const said = compareWithClaim(tap.function, toCoreReading(stored), placeOf(stored.state));
-    if (said === 'silent') continue;
-    const kind = said === 'agrees' ? 'confirmed' : 'contradicted';
-    await insertObservation(db, { readingId: stored.id, tapPointId: tap.id, kind });
-  }
+  const scope = { shopId: actor.shopId, modelId: job.vehicle.modelId, jobId: job.id };
+  const taps = await claimsAt(db, scope, [stored.sourceId]);
+  const said = taps.flatMap((tap) => {
+    const answer = compareWithClaim(tap.function, toCoreReading(stored), placeOf(stored.state));
+    if (answer === 'silent') return [];
+    const kind = answer === 'agrees' ? ('confirmed' as const) : ('contradicted' as const);
+    return [{ readingId: stored.id, tapPointId: tap.id, kind }];
+  });
+  await insertObservations(db, said);
 }

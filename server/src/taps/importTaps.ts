@@ -1,89 +1,116 @@
 import { screenSlot } from '@lucky-thread/core/choose';
-import type { FieldProblem, ImportResult, TapCsvRow, TapPointView } from '@lucky-thread/contract';
+import type { Slot } from '@lucky-thread/core/vehicle';
+import { MOST_PROBLEMS } from '@lucky-thread/contract';
+import type { FieldProblem, ImportResult, TapCsvRow } from '@lucky-thread/contract';
+import { slotsOf } from '@lucky-thread/work';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
+import type { tapPoints } from '../db/schema';
 import { invalid, notFound } from '../http/problem';
-import { findModel } from '../vehicles/modelRepository';
-import { tapsFromCsv } from './tapCsv';
-import { changeNote, insertTapPoint, listTapPoints } from './tapRepository';
+import { findPanels } from '../vehicles/modelRepository';
+import type { NumberedRow } from './csv/readTaps';
+import { readTaps } from './csv/readTaps';
+import type { NewTapPoint } from './tapRepository';
+import { changeNotes, insertTapPoints, rowsOfTaps } from './tapRepository';
+
+/** Rows that one statement writes: far below PostgreSQL's limit of parameters, and short enough for others to go on. */
+const ROWS_A_STATEMENT = 500;
+
+type StoredTap = typeof tapPoints.$inferSelect;
 
 /**
  * Reads a file of tap points into a model's log: a new id adds one, a known id changes its note. All of it or, when
  * any row is wrong, nothing.
  *
- * @throws Problem 422 naming row, column and reason of everything that is wrong.
+ * @throws Problem 422 naming row, column and reason of what is wrong, the first {@link MOST_PROBLEMS}.
  */
 export async function importTaps(
   db: Database,
   actor: Actor,
   modelId: string,
-  text: string,
+  file: AsyncIterable<Uint8Array>,
 ): Promise<ImportResult> {
-  const model = await findModel(db, actor.shopId, modelId);
-  if (model === undefined) throw notFound('Vehicle model');
-  const parsed = tapsFromCsv(text);
-  if (!parsed.ok) throw invalid(parsed.problems);
+  const panels = await findPanels(db, actor.shopId, modelId);
+  if (panels === undefined) throw notFound('Vehicle model');
+  const read = await readTaps(file);
+  if (!read.ok) throw invalid(read.problems);
+  const slots = new Map(slotsOf({ panels }).map((slot) => [slot.id, slot]));
+  const wrong = read.rows.flatMap((one) => slotProblem(one, slots)).slice(0, MOST_PROBLEMS);
+  if (wrong.length > 0) throw invalid(wrong);
   return db.transaction(async (tx) => {
-    const known = new Map(
-      (await listTapPoints(tx, actor.shopId, modelId)).map((tap) => [tap.id, tap]),
-    );
-    const slots = new Map(
-      model.panels.flatMap((panel) => panel.slots).map((slot) => [slot.id, slot]),
-    );
-    const problems = parsed.rows.flatMap((row, index): FieldProblem[] => {
-      const at = `row ${index + 2}, column`;
-      const slot = slots.get(row.slot);
-      if (slot === undefined)
-        return [{ path: `${at} slot`, message: `the model has no slot ${row.slot}` }];
-      if (screenSlot(slot).class === 'block')
-        return [{ path: `${at} slot`, message: `${row.slot} must not be tapped` }];
-      const stored = known.get(row.id);
-      const field = stored === undefined ? undefined : firstDifference(stored, row);
-      return field === undefined
-        ? []
-        : [
-            {
-              path: `${at} ${field}`,
-              message: 'only the note of a known tap point can be changed',
-            },
-          ];
-    });
-    if (problems.length > 0) throw invalid(problems);
-    return write(tx, actor, modelId, parsed.rows, known);
+    const total = { added: 0, changed: 0 };
+    for (let from = 0; from < read.rows.length; from += ROWS_A_STATEMENT) {
+      const rows = read.rows.slice(from, from + ROWS_A_STATEMENT);
+      const done = await writeRows(tx, { actor, modelId }, rows);
+      total.added += done.added;
+      total.changed += done.changed;
+    }
+    return { ...total, unchanged: read.rows.length - total.added - total.changed };
   });
 }
 
-async function write(
-  db: Database,
-  actor: Actor,
-  modelId: string,
-  rows: readonly TapCsvRow[],
-  known: ReadonlyMap<string, TapPointView>,
-): Promise<ImportResult> {
-  let added = 0;
-  let changed = 0;
-  for (const row of rows) {
-    const stored = known.get(row.id);
-    if (stored === undefined) {
-      const inserted = await insertTapPoint(db, newTap(actor, modelId, row));
-      if (!inserted)
-        throw invalid([
-          { path: `id ${row.id}`, message: 'belongs to a tap point of another model' },
-        ]);
-      added += 1;
-    } else if (stored.note !== row.note) {
-      await changeNote(db, row.id, row.note);
-      changed += 1;
-    }
-  }
-  return { added, changed, unchanged: rows.length - added - changed };
+function slotProblem(
+  { number, row }: NumberedRow,
+  slots: ReadonlyMap<string, Slot>,
+): FieldProblem[] {
+  const path = `row ${number}, column slot`;
+  const slot = slots.get(row.slot);
+  if (slot === undefined) return [{ path, message: `the model has no slot ${row.slot}` }];
+  return screenSlot(slot).class === 'block'
+    ? [{ path, message: `${row.slot} must not be tapped` }]
+    : [];
 }
 
-function newTap(
-  actor: Actor,
-  modelId: string,
-  row: TapCsvRow,
-): Parameters<typeof insertTapPoint>[1] {
+async function writeRows(
+  db: Database,
+  to: { readonly actor: Actor; readonly modelId: string },
+  rows: readonly NumberedRow[],
+): Promise<{ readonly added: number; readonly changed: number }> {
+  const stored = await rowsOfTaps(
+    db,
+    rows.map((one) => one.row.id),
+  );
+  const known = new Map(stored.map((tap) => [tap.id, tap]));
+  const problems = rows.flatMap((one) => knownProblem(one, known.get(one.row.id), to));
+  if (problems.length > 0) throw invalid(problems);
+  const fresh = rows.filter((one) => !known.has(one.row.id));
+  const added = await insertTapPoints(
+    db,
+    fresh.map((one) => newTap(to.actor, to.modelId, one.row)),
+  );
+  // Somebody else's import took the id since it was looked up.
+  const taken = fresh.find((one) => !added.has(one.row.id));
+  if (taken !== undefined) throw invalid([takenId(taken)]);
+  const notes = rows.filter(({ row }) => known.has(row.id) && known.get(row.id)?.note !== row.note);
+  await changeNotes(
+    db,
+    to.actor.shopId,
+    new Map(notes.map(({ row }): [string, string] => [row.id, row.note])),
+  );
+  return { added: fresh.length, changed: notes.length };
+}
+
+function takenId({ number, row }: NumberedRow): FieldProblem {
+  return {
+    path: `row ${number}, column id`,
+    message: `${row.id} belongs to a tap point of another model, or one that was retired`,
+  };
+}
+
+function knownProblem(
+  one: NumberedRow,
+  stored: StoredTap | undefined,
+  to: { readonly actor: Actor; readonly modelId: string },
+): FieldProblem[] {
+  if (stored === undefined) return [];
+  const own = stored.shopId === to.actor.shopId && stored.modelId === to.modelId;
+  if (!own || stored.retired) return [takenId(one)];
+  const field = firstDifference(stored, one.row);
+  const message = 'only the note of a known tap point can be changed';
+  return field === undefined ? [] : [{ path: `row ${one.number}, column ${field}`, message }];
+}
+
+function newTap(actor: Actor, modelId: string, row: TapCsvRow): NewTapPoint {
   return {
     id: row.id,
     shopId: actor.shopId,
@@ -107,7 +134,7 @@ function newTap(
   };
 }
 
-function firstDifference(stored: TapPointView, row: TapCsvRow): string | undefined {
+function firstDifference(stored: StoredTap, row: TapCsvRow): string | undefined {
   const pairs: readonly (readonly [string, unknown, unknown])[] = [
     ['slot', stored.slotId, row.slot],
     ['function', stored.function, row.function],

@@ -1,43 +1,51 @@
-import express, { Router } from 'express';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import type { Request } from 'express';
+import { Router } from 'express';
 import { LogTapRequest } from '@lucky-thread/contract';
+import type { TapPage } from '@lucky-thread/contract';
+import { slotsOf } from '@lucky-thread/work';
+import type { Actor } from '../auth/session';
 import { actorOf } from '../auth/session';
 import type { Database } from '../db/database';
+import { ID_FORM, SOURCE_FORM, TIMESTAMP_FORM, cursorIn } from '../http/cursor';
 import { checked, idIn } from '../http/handlers';
 import { Problem, notFound } from '../http/problem';
-import { findModel } from '../vehicles/modelRepository';
+import { getJob } from '../jobs/jobService';
+import { findPanels } from '../vehicles/modelRepository';
+import { tapsAsCsv } from './csv/writeTaps';
 import { importTaps } from './importTaps';
-import { tapsToCsv } from './tapCsv';
-import { listTapPoints } from './tapRepository';
+import { pageOfTaps, tapsForJob } from './tapRepository';
 import { logTap } from './tapService';
-
-/** Largest file of tap points. */
-const CSV_LIMIT = '2mb';
 
 /** The tap points of the shop's models. */
 export function tapRoutes(db: Database): Router {
   const router = Router();
   router.get('/models/:modelId/taps', async (request, response) => {
     const modelId = idIn(request.params.modelId, 'model');
-    response.json(await listTapPoints(db, actorOf(request).shopId, modelId));
+    response.json(await page(db, actorOf(request), modelId, request.query.after));
   });
   router.get('/models/:modelId/taps.csv', async (request, response) => {
     const modelId = idIn(request.params.modelId, 'model');
-    const { shopId } = actorOf(request);
-    if ((await findModel(db, shopId, modelId)) === undefined) throw notFound('Vehicle model');
-    response.attachment('tap-points.csv').type('text/csv');
-    response.send(tapsToCsv(await listTapPoints(db, shopId, modelId)));
+    const actor = actorOf(request);
+    if ((await findPanels(db, actor.shopId, modelId)) === undefined)
+      throw notFound('Vehicle model');
+    response.attachment('tap-points.csv').type('text/csv; charset=utf-8');
+    const csv = tapsAsCsv((cursor) => page(db, actor, modelId, cursor ?? undefined));
+    await pipeline(Readable.from(csv), response);
   });
-  router.post(
-    '/models/:modelId/taps.csv',
-    express.text({ type: 'text/csv', limit: CSV_LIMIT }),
-    async (request, response) => {
-      const modelId = idIn(request.params.modelId, 'model');
-      const body: unknown = request.body;
-      if (typeof body !== 'string')
-        throw new Problem({ type: 'not-csv', title: 'A CSV file is expected', status: 415 });
-      response.json(await importTaps(db, actorOf(request), modelId, body));
-    },
-  );
+  router.post('/models/:modelId/taps.csv', async (request, response) => {
+    const modelId = idIn(request.params.modelId, 'model');
+    response.json(await importTaps(db, actorOf(request), modelId, fileIn(request)));
+  });
+  router.get('/jobs/:jobId/taps', async (request, response) => {
+    const { shopId } = actorOf(request);
+    const job = await getJob(db, actorOf(request), idIn(request.params.jobId, 'job'));
+    const { modelId } = job.vehicle;
+    const panels = (await findPanels(db, shopId, modelId)) ?? [];
+    const sources = slotsOf({ panels }).map((slot) => slot.id);
+    response.json(await tapsForJob(db, { shopId, modelId, jobId: job.id }, sources));
+  });
   router.put('/jobs/:jobId/taps/:tapId', async (request, response) => {
     const body = checked(LogTapRequest, request.body);
     const ids = {
@@ -47,4 +55,16 @@ export function tapRoutes(db: Database): Router {
     response.json(await logTap(db, actorOf(request), ids, body));
   });
   return router;
+}
+
+function page(db: Database, actor: Actor, modelId: string, after: unknown): Promise<TapPage> {
+  const place = cursorIn(after, [SOURCE_FORM, TIMESTAMP_FORM, ID_FORM]);
+  return pageOfTaps(db, { shopId: actor.shopId, modelId }, place);
+}
+
+/** The file that a request carries; reading may stop early and the answer can still be sent. */
+function fileIn(request: Request): AsyncIterable<Uint8Array> {
+  if (request.is('text/csv') !== 'text/csv')
+    throw new Problem({ type: 'not-csv', title: 'A CSV file is expected', status: 415 });
+  return request.iterator({ destroyOnReturn: false });
 }

@@ -1,121 +1,215 @@
-import type { EvidenceGrade, ObservationKind } from '@lucky-thread/core/evidence';
-import { claimStatus } from '@lucky-thread/core/evidence';
-import type { CircuitFunction, Panel } from '@lucky-thread/core/vehicle';
-import { toTapClaim } from '@lucky-thread/contract';
-import type { ObservationView, TapPointView } from '@lucky-thread/contract';
-import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
+import type { ObservationKind } from '@lucky-thread/core/evidence';
+import type { CircuitFunction } from '@lucky-thread/core/vehicle';
+import type { TapPage, TapPointView } from '@lucky-thread/contract';
+import { and, asc, eq, sql } from 'drizzle-orm';
 import type { Database } from '../db/database';
-import { models, readings, tapObservations, tapPoints, users } from '../db/schema';
-import { readingView } from '../readings/readingRepository';
+import { tapObservations, tapPoints, users } from '../db/schema';
+import { cursorOf } from '../http/cursor';
+import { findPanels } from '../vehicles/modelRepository';
+import { observationsOf } from './observations';
+import { tapView } from './tapView';
 
 /** A tap point to be stored. */
 export type NewTapPoint = typeof tapPoints.$inferInsert;
 
-/** The tap points of a model with what later jobs saw, by slot. */
-export async function listTapPoints(
+/** Tap points in one page of a model's log. */
+export const TAPS_A_PAGE = 100;
+/**
+ * Newest claims per source that a job looks at and its readings speak about: older ones are history, and a source
+ * that was logged a thousand times over must not slow the reading of it.
+ */
+export const CLAIMS_A_SOURCE = 20;
+
+/** Which tap points: a model's of a shop, as a job sees them. */
+export interface JobScope {
+  readonly shopId: string;
+  readonly modelId: string;
+  readonly jobId: string;
+}
+
+/**
+ * One page of a model's log, by source.
+ *
+ * @param after source, time and id that the page before ended with
+ */
+export async function pageOfTaps(
   db: Database,
-  shopId: string,
-  modelId: string,
-): Promise<TapPointView[]> {
+  of: { readonly shopId: string; readonly modelId: string },
+  after: readonly string[] | undefined,
+): Promise<TapPage> {
+  const [source = '', logged = '', id = ''] = after ?? [];
+  const beyond = sql`(${tapPoints.slotId}, ${tapPoints.loggedAt}, ${tapPoints.id}) > (${source}, ${logged}::timestamptz, ${id}::uuid)`;
   const rows = await db
-    .select({ tap: tapPoints, panels: models.panels, loggedBy: users.name })
+    .select({
+      id: tapPoints.id,
+      slotId: tapPoints.slotId,
+      logged: sql<string>`${tapPoints.loggedAt}::text`,
+    })
     .from(tapPoints)
-    .innerJoin(models, eq(tapPoints.modelId, models.id))
-    .innerJoin(users, eq(tapPoints.loggedBy, users.id))
     .where(
       and(
-        eq(tapPoints.modelId, modelId),
-        eq(tapPoints.shopId, shopId),
+        eq(tapPoints.modelId, of.modelId),
+        eq(tapPoints.shopId, of.shopId),
         eq(tapPoints.retired, false),
+        after === undefined ? undefined : beyond,
       ),
     )
-    .orderBy(asc(tapPoints.slotId), asc(tapPoints.loggedAt));
-  const observations = await listObservations(
-    db,
-    rows.map((row) => row.tap.id),
-  );
-  return rows.map((row) => tapView(row, observations.get(row.tap.id) ?? []));
+    .orderBy(asc(tapPoints.slotId), asc(tapPoints.loggedAt), asc(tapPoints.id))
+    .limit(TAPS_A_PAGE + 1);
+  const shown = rows.slice(0, TAPS_A_PAGE);
+  const last = shown.at(-1);
+  const more = rows.length > TAPS_A_PAGE && last !== undefined;
+  const ids = shown.map((row) => row.id);
+  return {
+    taps: await viewsOf(db, { ...of, jobId: undefined }, ids),
+    next: more ? cursorOf([last.slotId, last.logged, last.id]) : null,
+  };
 }
 
-/** Stores a tap point; false when the id is there already. */
-export async function insertTapPoint(db: Database, tap: NewTapPoint): Promise<boolean> {
+/**
+ * What a job has to know of its model's log: the newest claims of other jobs at each source, without what this job
+ * itself said about them, and the tap points that it logged.
+ */
+export async function tapsForJob(
+  db: Database,
+  scope: JobScope,
+  sourceIds: readonly string[],
+): Promise<TapPointView[]> {
+  const claims = await claimsAt(db, scope, sourceIds);
+  const own = await db
+    .select({ id: tapPoints.id })
+    .from(tapPoints)
+    .where(and(eq(tapPoints.jobId, scope.jobId), eq(tapPoints.retired, false)))
+    .orderBy(asc(tapPoints.loggedAt), asc(tapPoints.id));
+  return viewsOf(
+    db,
+    scope,
+    [...claims, ...own].map((row) => row.id),
+  );
+}
+
+/** The newest claims of other jobs at some sources. */
+export async function claimsAt(
+  db: Database,
+  scope: JobScope,
+  sourceIds: readonly string[],
+): Promise<{ readonly id: string; readonly function: CircuitFunction }[]> {
+  const { rows } = await db.execute<{ id: string; function: CircuitFunction }>(sql`
+    select claim.id, claim.function
+    from unnest(${sql.param([...sourceIds])}::text[]) as wanted(slot_id)
+    cross join lateral (
+      select id, function, logged_at from tap_points as t
+      where t.model_id = ${scope.modelId} and t.shop_id = ${scope.shopId}
+        and t.slot_id = wanted.slot_id and not t.retired
+        and t.job_id is distinct from ${scope.jobId}
+      order by t.logged_at desc, t.id desc
+      limit ${CLAIMS_A_SOURCE}
+    ) as claim
+    order by wanted.slot_id, claim.logged_at, claim.id`);
+  return rows;
+}
+
+/** The tap point of an id, or of a job's feed; undefined when the shop has none. */
+export async function findTap(
+  db: Database,
+  scope: JobScope,
+  by: { readonly id: string } | { readonly feedId: string },
+): Promise<TapPointView | undefined> {
+  const wanted =
+    'id' in by
+      ? eq(tapPoints.id, by.id)
+      : and(
+          eq(tapPoints.jobId, scope.jobId),
+          eq(tapPoints.feedId, by.feedId),
+          eq(tapPoints.retired, false),
+        );
+  const [row] = await db
+    .select({ id: tapPoints.id, modelId: tapPoints.modelId })
+    .from(tapPoints)
+    .where(and(eq(tapPoints.shopId, scope.shopId), wanted));
+  if (row === undefined) return undefined;
+  return (await viewsOf(db, { ...scope, modelId: row.modelId }, [row.id]))[0];
+}
+
+/** Stores tap points; those whose id, or job and feed, are there already are left out. Answers the ids stored. */
+export async function insertTapPoints(
+  db: Database,
+  taps: readonly NewTapPoint[],
+): Promise<ReadonlySet<string>> {
+  if (taps.length === 0) return new Set();
   const inserted = await db
     .insert(tapPoints)
-    .values(tap)
+    .values([...taps])
     .onConflictDoNothing()
     .returning({ id: tapPoints.id });
-  return inserted.length === 1;
+  return new Set(inserted.map((row) => row.id));
 }
 
-/** Changes the note of a tap point. */
-export async function changeNote(db: Database, id: string, note: string): Promise<void> {
-  await db.update(tapPoints).set({ note }).where(eq(tapPoints.id, id));
-}
-
-/** Stores what a reading said about a tap point; once per pair. */
-export async function insertObservation(
+/** Changes the notes of a shop's tap points, by id. */
+export async function changeNotes(
   db: Database,
-  observation: {
+  shopId: string,
+  notes: ReadonlyMap<string, string>,
+): Promise<void> {
+  if (notes.size === 0) return;
+  await db.execute(sql`
+    update tap_points as t set note = changed.note
+    from unnest(${sql.param([...notes.keys()])}::uuid[], ${sql.param([...notes.values()])}::text[])
+      as changed(id, note)
+    where t.id = changed.id and t.shop_id = ${shopId}`);
+}
+
+/** Stored tap points by their ids, whatever shop or model they belong to. */
+export async function rowsOfTaps(
+  db: Database,
+  ids: readonly string[],
+): Promise<(typeof tapPoints.$inferSelect)[]> {
+  if (ids.length === 0) return [];
+  return db
+    .select()
+    .from(tapPoints)
+    .where(sql`${tapPoints.id} = any(${sql.param([...ids])}::uuid[])`);
+}
+
+/** Stores what a reading said about tap points; once per pair. */
+export async function insertObservations(
+  db: Database,
+  observations: readonly {
     readonly readingId: string;
     readonly tapPointId: string;
     readonly kind: ObservationKind;
-  },
+  }[],
 ): Promise<void> {
-  await db.insert(tapObservations).values(observation).onConflictDoNothing();
+  if (observations.length === 0) return;
+  await db
+    .insert(tapObservations)
+    .values([...observations])
+    .onConflictDoNothing();
 }
 
-async function listObservations(
+/** Tap points by id with what later jobs saw, in the order of the ids. */
+async function viewsOf(
   db: Database,
-  tapIds: readonly string[],
-): Promise<Map<string, ObservationView[]>> {
-  const byTap = new Map<string, ObservationView[]>();
-  if (tapIds.length === 0) return byTap;
+  scope: { readonly shopId: string; readonly modelId: string; readonly jobId: string | undefined },
+  ids: readonly string[],
+): Promise<TapPointView[]> {
+  if (ids.length === 0) return [];
   const rows = await db
-    .select({ observation: tapObservations, reading: readings, takenBy: users.name })
-    .from(tapObservations)
-    .innerJoin(readings, eq(tapObservations.readingId, readings.id))
-    .innerJoin(users, eq(readings.takenBy, users.id))
-    .where(and(inArray(tapObservations.tapPointId, [...tapIds]), isNull(readings.withdrawnAt)))
-    .orderBy(asc(readings.sequence));
-  for (const row of rows) {
-    const { tapPointId, kind } = row.observation;
-    const list = byTap.get(tapPointId) ?? [];
-    list.push({ kind, reading: readingView(row), jobId: row.reading.jobId });
-    byTap.set(tapPointId, list);
-  }
-  return byTap;
-}
-
-function tapView(
-  row: { tap: typeof tapPoints.$inferSelect; panels: Panel[]; loggedBy: string },
-  observations: ObservationView[],
-): TapPointView {
-  const { tap } = row;
-  const slot = row.panels.flatMap((panel) => panel.slots).find((one) => one.id === tap.slotId);
-  const view: TapPointView = {
-    id: tap.id,
-    modelId: tap.modelId,
-    jobId: tap.jobId,
-    feedId: tap.feedId,
-    slotId: tap.slotId,
-    function: tap.function as CircuitFunction,
-    supplyContact: tap.supplyContact,
-    supplyLandmark:
-      slot?.contacts.find((contact) => contact.id === tap.supplyContact)?.landmark ??
-      'unknown side',
-    yearFrom: tap.yearFrom,
-    yearTo: tap.yearTo,
-    trim: tap.trim,
-    market: tap.market,
-    matrix: tap.matrix,
-    grade: tap.grade as EvidenceGrade,
-    status: 'reported',
-    fuseA: tap.fuseA,
-    awg: tap.awg,
-    note: tap.note,
-    loggedBy: row.loggedBy,
-    loggedAt: tap.loggedAt.toISOString(),
-    observations,
-  };
-  return { ...view, status: claimStatus(toTapClaim(view)) };
+    .select({ tap: tapPoints, loggedBy: users.name })
+    .from(tapPoints)
+    .innerJoin(users, eq(tapPoints.loggedBy, users.id))
+    .where(
+      and(
+        sql`${tapPoints.id} = any(${sql.param([...ids])}::uuid[])`,
+        eq(tapPoints.shopId, scope.shopId),
+      ),
+    );
+  const panels = (await findPanels(db, scope.shopId, scope.modelId)) ?? [];
+  const slots = new Map(panels.flatMap((panel) => panel.slots).map((slot) => [slot.id, slot]));
+  const seen = await observationsOf(db, ids, scope.jobId);
+  const byId = new Map(rows.map((row) => [row.tap.id, row]));
+  return ids.flatMap((id) => {
+    const row = byId.get(id);
+    return row === undefined ? [] : [tapView(row, slots.get(row.tap.slotId), seen.get(id))];
+  });
 }

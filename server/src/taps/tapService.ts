@@ -1,26 +1,28 @@
 import { orientationFrom, screenSlot } from '@lucky-thread/core/choose';
-import { loggedClaim } from '@lucky-thread/core/evidence';
 import type { Reading } from '@lucky-thread/core/identify';
-import { describeValue, judge } from '@lucky-thread/core/identify';
+import { advise, describeValue } from '@lucky-thread/core/identify';
 import { PROOF_KINDS } from '@lucky-thread/core/prove';
-import type { Slot } from '@lucky-thread/core/vehicle';
-import { PLACE_WORDS, placeOf } from '@lucky-thread/core/vehicle';
-import { toCoreReading, toTapClaim } from '@lucky-thread/contract';
+import type { Panel, Slot } from '@lucky-thread/core/vehicle';
+import { PARKED, PLACE_WORDS, placeOf } from '@lucky-thread/core/vehicle';
+import { DEFAULT_SETTINGS, toCoreReading } from '@lucky-thread/contract';
 import type { JobView, LogTapRequest, MatrixCell, TapPointView } from '@lucky-thread/contract';
+import { feedSizeOf, findSessionOf, slotsOf, tappedFeeds } from '@lucky-thread/work';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
 import { conflict, invalid } from '../http/problem';
+import { sameContent } from '../http/sameContent';
 import { getJob } from '../jobs/jobService';
 import { listReadings } from '../readings/readingRepository';
-import { findModel } from '../vehicles/modelRepository';
-import { insertTapPoint, listTapPoints } from './tapRepository';
+import { findShop } from '../shop/shopRepository';
+import { findPanels } from '../vehicles/modelRepository';
+import { findTap, insertTapPoints, tapsForJob } from './tapRepository';
 
 /**
- * Writes a proven tap into the model's log. Function, supply side and matrix are worked out here from the job's
- * readings, not taken from the client; sending it again changes nothing.
+ * Writes a proven tap into the model's log. Function, supply side, matrix, fuse and wire are worked out here from the
+ * job's readings and plan, not taken from the client; sending it again changes nothing.
  *
  * @throws Problem 422 naming what is missing: a proof, the function's look-alikes, the supply side, or a circuit that
- * must not be tapped.
+ * must not be tapped; 409 for an id that stands for another tap point, or a feed that was logged already.
  */
 export async function logTap(
   db: Database,
@@ -29,39 +31,97 @@ export async function logTap(
   request: LogTapRequest,
 ): Promise<TapPointView> {
   const job = await getJob(db, actor, ids.jobId);
-  const model = await findModel(db, actor.shopId, job.vehicle.modelId);
-  const taps = await listTapPoints(db, actor.shopId, job.vehicle.modelId);
-  const again = taps.find((tap) => tap.id === ids.tapId);
-  if (again !== undefined) return again;
+  const scope = { shopId: actor.shopId, modelId: job.vehicle.modelId, jobId: job.id };
+  const again = await findTap(db, scope, { id: ids.tapId });
+  if (again !== undefined) return sameTap(again, job, request);
 
-  const slot = chosenSlot(job, request, model?.panels.flatMap((panel) => panel.slots) ?? []);
-  const own = (await listReadings(db, job.id)).filter(
-    (reading) => reading.sourceId === slot.id && reading.withdrawnAt === null,
+  const panels = (await findPanels(db, actor.shopId, job.vehicle.modelId)) ?? [];
+  const slot = chosenSlot(job, request, slotsOf({ panels }));
+  await checkSize(db, actor, { job, panels }, request);
+  const taps = await tapsForJob(
+    db,
+    scope,
+    slotsOf({ panels }).map((one) => one.id),
   );
-  const found = findings(slot, own.map(toCoreReading), taps, job);
-  const inserted = await insertTapPoint(db, {
-    id: ids.tapId,
-    shopId: actor.shopId,
-    modelId: job.vehicle.modelId,
-    jobId: job.id,
-    feedId: request.feedId,
-    slotId: slot.id,
-    ...found,
-    yearFrom: job.vehicle.year,
-    yearTo: job.vehicle.year,
-    trim: job.vehicle.trim,
-    market: job.vehicle.market,
-    grade: 'probed',
-    fuseA: request.fuseA,
-    awg: request.awg,
-    note: notedFor(slot, reasonIn(job, request), request.note ?? ''),
-    loggedBy: actor.userId,
-  });
-  const stored = (await listTapPoints(db, actor.shopId, job.vehicle.modelId)).find(
-    (tap) => tap.id === ids.tapId,
+  const counting = (await listReadings(db, job.id)).filter((one) => one.withdrawnAt === null);
+  const found = findings({ job, panels, taps, slot }, counting.map(toCoreReading));
+  await insertTapPoints(db, [
+    {
+      id: ids.tapId,
+      shopId: actor.shopId,
+      modelId: job.vehicle.modelId,
+      jobId: job.id,
+      feedId: request.feedId,
+      slotId: slot.id,
+      ...found,
+      yearFrom: job.vehicle.year,
+      yearTo: job.vehicle.year,
+      trim: job.vehicle.trim,
+      market: job.vehicle.market,
+      grade: 'probed',
+      fuseA: request.fuseA,
+      awg: request.awg,
+      note: notedFor(slot, reasonIn(job, request), request.note ?? ''),
+      loggedBy: actor.userId,
+    },
+  ]);
+  // Somebody may have been faster, with this id or with another one for the same feed.
+  const stored = await findTap(db, scope, { id: ids.tapId });
+  if (stored !== undefined) return sameTap(stored, job, request);
+  const other = await findTap(db, scope, { feedId: request.feedId });
+  throw conflict(
+    other === undefined
+      ? 'Another tap point has it.'
+      : 'This feed’s tap point is in the log already.',
+    other,
   );
-  if (!inserted || stored === undefined) throw conflict('Another tap point has it.');
+}
+
+/**
+ * A tap point that is there already, if it is the one that is sent.
+ *
+ * @throws Problem 409 when its id stands for another one.
+ */
+function sameTap(stored: TapPointView, job: JobView, request: LogTapRequest): TapPointView {
+  const { feedId, fuseA, awg } = request;
+  const same =
+    stored.jobId === job.id &&
+    sameContent([stored.feedId, stored.fuseA, stored.awg], [feedId, fuseA, awg]) &&
+    // Cautions stand before what the installer wrote.
+    stored.note.endsWith((request.note ?? '').trim());
+  // Whose tap point it is, is not told: it may be another job's.
+  if (!same) throw conflict('Another tap point has it.');
   return stored;
+}
+
+/**
+ * Fuse and wire, worked out here from the plan as the sizing sheet does.
+ *
+ * @throws Problem 422 when nothing fits, the length is missing, or something else comes out.
+ */
+async function checkSize(
+  db: Database,
+  actor: Actor,
+  of: { readonly job: JobView; readonly panels: readonly Panel[] },
+  request: LogTapRequest,
+): Promise<void> {
+  const settings = (await findShop(db, actor.shopId))?.settings ?? DEFAULT_SETTINGS;
+  const tapped = tappedFeeds({ job: of.job, model: of }).find(
+    ({ feed }) => feed.id === request.feedId,
+  );
+  const size = tapped === undefined ? undefined : feedSizeOf(tapped, settings);
+  if (size === undefined)
+    throw invalid([{ path: 'fuseA', message: 'give the length of the lead in the plan first' }]);
+  if (!size.ok) throw invalid([{ path: 'fuseA', message: `${size.failed.text} ${size.relax}` }]);
+  const problems = [
+    ...(size.fuseA === request.fuseA
+      ? []
+      : [{ path: 'fuseA', message: `the plan works out to a ${size.fuseA} A fuse` }]),
+    ...(size.awg === request.awg
+      ? []
+      : [{ path: 'awg', message: `the plan works out to ${size.awg} AWG` }]),
+  ];
+  if (problems.length > 0) throw invalid(problems);
 }
 
 /** A slot whose legend can't be read may be anything, one whose legend warns was taken for a reason: the log says so. */
@@ -102,38 +162,38 @@ function chosenSlot(job: JobView, request: LogTapRequest, slots: readonly Slot[]
   return slot;
 }
 
+/** What the readings say of a slot: the very judgement that the app shows, on the same session. */
 function findings(
-  slot: Slot,
+  of: {
+    readonly job: JobView;
+    readonly panels: readonly Panel[];
+    readonly taps: readonly TapPointView[];
+    readonly slot: Slot;
+  },
   readings: readonly Reading[],
-  taps: readonly TapPointView[],
-  job: JobView,
 ): Pick<TapPointView, 'function' | 'supplyContact'> & { matrix: MatrixCell[] } {
-  const others = taps.filter((tap) => tap.jobId !== job.id);
-  const logged = loggedClaim(slot.id, others.map(toTapClaim), job.vehicle);
-  const verdict = judge(
-    { id: slot.id, name: slot.position, legend: slot.legend, fitted: true, tappable: true, logged },
-    readings,
-  );
-  if (verdict.function === undefined)
+  const { job, panels, taps, slot } = of;
+  const session = findSessionOf({ job, model: { panels }, taps }, readings, { state: PARKED });
+  const verdict = advise(session).verdicts.find((one) => one.sourceId === slot.id);
+  if (verdict?.function === undefined)
     throw invalid([
       {
         path: 'function',
-        message: `${verdict.headline}. Still to be seen: ${verdict.missing.map((one) => PLACE_WORDS[one.place]).join(', ') || 'a reading'}`,
+        message: `${verdict?.headline ?? 'No verdict'}. Still to be seen: ${verdict?.missing.map((one) => PLACE_WORDS[one.place]).join(', ') || 'a reading'}`,
       },
     ]);
-  const contacts = readings.flatMap((one) =>
+  const own = readings.filter((reading) => reading.sourceId === slot.id);
+  const contacts = own.flatMap((one) =>
     one.contact === undefined ? [] : [{ ...one, contact: one.contact }],
   );
   const orientation = orientationFrom(contacts);
-  const supply =
-    orientation.kind === 'found'
-      ? orientation.supply
-      : others.find((tap) => tap.slotId === slot.id)?.supplyContact;
+  const others = taps.filter((tap) => tap.jobId !== job.id && tap.slotId === slot.id);
+  const supply = orientation.kind === 'found' ? orientation.supply : others[0]?.supplyContact;
   if (supply === undefined)
     throw invalid([{ path: 'supplyContact', message: 'the supply side has not been found' }]);
   const matrix = verdict.stitch.map((cell) => ({
     ...cell,
-    values: readings
+    values: own
       .filter((one) => one.contact === undefined && placeOf(one.state) === cell.place)
       .map((one) => describeValue(one.value)),
   }));

@@ -1,9 +1,14 @@
-import type { ImportResult, JobView, ProblemDocument, TapPointView } from '@lucky-thread/contract';
+import type {
+  ImportResult,
+  JobView,
+  ProblemDocument,
+  TapPage,
+  TapPointView,
+} from '@lucky-thread/contract';
 import { screenSlot } from '@lucky-thread/core/choose';
 import { v7 as uuidv7 } from 'uuid';
 import type { TestServer, Visitor } from '../testing/testServer';
 import { problemPaths, readingBody, startTestServer } from '../testing/testServer';
-import { tapsFromCsv, tapsToCsv } from './tapCsv';
 
 let server: TestServer;
 let visitor: Visitor;
@@ -21,12 +26,12 @@ const ACCESSORY_PLACES = ['off', 'acc', 'run', 'crank', 'justOff'] as const;
 async function jobWith(slotId: string, places: Parameters<Visitor['probe']>[2]): Promise<JobView> {
   const job = await visitor.job();
   await visitor.probe(job.id, slotId, places);
-  const plan = [{ feedId: 'switched', slotId }];
+  const plan = [{ feedId: 'switched', slotId, oneWayM: 2 }];
   return (await visitor.patch<JobView>(`/jobs/${job.id}`, { version: 1, plan })).body;
 }
 
 async function taps(modelId: string): Promise<TapPointView[]> {
-  return (await visitor.get<TapPointView[]>(`/models/${modelId}/taps`)).body;
+  return [...(await visitor.get<TapPage>(`/models/${modelId}/taps`)).body.taps];
 }
 
 /** Logs the accessory slot F5 of a fresh job. */
@@ -67,6 +72,7 @@ describe('logging a tap point', () => {
     const { body } = await visitor.put<TapPointView>(`/jobs/${job.id}/taps/${uuidv7()}`, {
       ...LOG,
       feedId: 'memory',
+      fuseA: 1,
     });
     expect(body).toMatchObject({ function: 'constant', slotId });
     expect(body.note).toMatch(/^Caution: no legend.*handbook’s entry\. behind the flap$/);
@@ -78,7 +84,7 @@ describe('logging a tap point', () => {
       .flatMap((panel) => panel.slots)
       .find((slot) => screenSlot(slot).class === 'caution' && slot.ratingA !== undefined)?.id;
     const job = await visitor.job();
-    const plan = { feedId: 'switched', slotId };
+    const plan = { feedId: 'switched', slotId, oneWayM: 2 };
     await visitor.patch(`/jobs/${job.id}`, { version: 1, plan: [plan] });
     const url = `/jobs/${job.id}/taps/${uuidv7()}`;
     const refused = await visitor.put<ProblemDocument>(url, LOG);
@@ -99,6 +105,49 @@ describe('logging a tap point', () => {
     const { job, tap } = await loggedTap();
     await visitor.put(`/jobs/${job.id}/taps/${tap.id}`, LOG);
     expect(await taps(tap.modelId)).toHaveLength(1);
+  });
+
+  it('keeps its id to itself: other contents, another feed or another job get 409', async () => {
+    const { job, tap } = await loggedTap();
+    const other = await visitor.job();
+    for (const [jobId, body] of [
+      [job.id, { ...LOG, note: 'elsewhere' }],
+      [job.id, { ...LOG, fuseA: 3 }],
+      [job.id, { ...LOG, feedId: 'memory' }],
+      [other.id, LOG],
+    ] as const) {
+      const answer = await visitor.put<ProblemDocument>(`/jobs/${jobId}/taps/${tap.id}`, body);
+      expect(answer.status).toBe(409);
+      expect(answer.text).not.toContain('behind the flap');
+    }
+  });
+
+  it('is there once per job and feed, and doubles at the same moment answer alike', async () => {
+    const job = await jobWith('dash/F5', [...ACCESSORY_PLACES, 'a', 'b']);
+    const id = uuidv7();
+    const doubles = await Promise.all(
+      Array.from({ length: 6 }, () => visitor.put<TapPointView>(`/jobs/${job.id}/taps/${id}`, LOG)),
+    );
+    expect(doubles.map((one) => one.status)).toEqual([200, 200, 200, 200, 200, 200]);
+    for (const one of doubles) expect(one.body).toEqual(doubles[0]?.body);
+    const others = await Promise.all(
+      Array.from({ length: 5 }, () =>
+        visitor.put<ProblemDocument>(`/jobs/${job.id}/taps/${uuidv7()}`, LOG),
+      ),
+    );
+    expect(others.map((one) => one.status)).toEqual([409, 409, 409, 409, 409]);
+    expect(others[0]?.body.current).toMatchObject({ id });
+    expect(await taps(job.vehicle.modelId)).toHaveLength(1);
+  });
+
+  it('is sized here: a fuse or wire that the plan does not give is refused', async () => {
+    const job = await jobWith('dash/F5', [...ACCESSORY_PLACES, 'a', 'b']);
+    const put = (body: object) => visitor.put(`/jobs/${job.id}/taps/${uuidv7()}`, body);
+    expect(problemPaths(await put({ ...LOG, fuseA: 30 }))).toEqual(['fuseA']);
+    expect(problemPaths(await put({ ...LOG, awg: 22 }))).toEqual(['awg']);
+    const plan = [{ feedId: 'switched', slotId: 'dash/F5' }];
+    await visitor.patch(`/jobs/${job.id}`, { version: 2, plan });
+    expect(problemPaths(await put(LOG))).toEqual(['fuseA']);
   });
 
   it('refuses while a look-alike is untested, and says which', async () => {
@@ -138,6 +187,17 @@ describe('the log and the next job', () => {
     expect((await taps(tap.modelId))[0]?.status).toBe('verified');
     await visitor.put(`/jobs/${next.id}/readings/${uuidv7()}`, readingBody('dash/F5', 12.3));
     expect((await taps(tap.modelId))[0]?.observations).toMatchObject([{ kind: 'confirmed' }]);
+  });
+
+  it('shows a job the claims of others, without its own readings counted for them', async () => {
+    const { tap } = await loggedTap();
+    const next = await visitor.job();
+    await visitor.put(`/jobs/${next.id}/readings/${uuidv7()}`, readingBody('dash/F5', 12.3));
+    const seenBy = async (jobId: string): Promise<TapPointView[]> =>
+      (await visitor.get<TapPointView[]>(`/jobs/${jobId}/taps`)).body;
+    expect(await seenBy(next.id)).toMatchObject([{ id: tap.id, confirmedJobs: 0 }]);
+    const third = await visitor.job();
+    expect(await seenBy(third.id)).toMatchObject([{ id: tap.id, confirmedJobs: 1 }]);
   });
 
   it('does not let a job confirm itself', async () => {
@@ -182,7 +242,8 @@ describe('CSV', () => {
     const bad = row.replace(tap.id, uuidv7()).replace('accessory', 'magic').replace('dash/F5', '');
     const answer = await importCsv(tap.modelId, [text, good, bad].join('\r\n'));
     expect(answer.status).toBe(422);
-    expect(problemPaths(answer)).toEqual(['row 4, column slot', 'row 4, column function']);
+    // A blank line counts, as a spreadsheet counts it.
+    expect(problemPaths(answer)).toEqual(['row 5, column slot', 'row 5, column function']);
     expect(await taps(tap.modelId)).toHaveLength(1);
   });
 
@@ -217,27 +278,4 @@ describe('CSV', () => {
       expect([415, 422]).toContain(answer.status);
     },
   );
-
-  it('keeps a note that a spreadsheet would take for a formula', () => {
-    const tap = {
-      note: '=1+1',
-      id: uuidv7(),
-      slotId: 's',
-      function: 'constant',
-      supplyContact: 'a',
-      yearFrom: 2020,
-      yearTo: 2020,
-      trim: '',
-      market: '',
-      grade: 'probed',
-      fuseA: 2,
-      awg: 18,
-      loggedBy: '',
-      loggedAt: '',
-    };
-    const csv = tapsToCsv([tap as unknown as TapPointView]);
-    expect(csv).toContain("'=1+1");
-    const read = tapsFromCsv(csv);
-    expect(read.ok && read.rows[0]?.note).toBe('=1+1');
-  });
 });

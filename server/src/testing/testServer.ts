@@ -71,8 +71,8 @@ export async function startTestServer(): Promise<TestServer> {
 }
 
 async function serve(url: string): Promise<{ base: string; close: () => Promise<void> }> {
+  await migrateDatabase(url);
   const database = openDatabase(url);
-  await migrateDatabase(database);
   const { demoAccounts } = await seed(database.db, true);
   const server = createServer({
     database,
@@ -132,10 +132,15 @@ export class Visitor {
     path: string,
     body?: unknown,
     type = 'application/json',
+    headers: Readonly<Record<string, string>> = {},
   ): Promise<Answer<T>> {
     const response = await fetch(`${this.base()}${path}`, {
       method,
-      headers: { cookie: this.cookie, ...(body === undefined ? {} : { 'content-type': type }) },
+      headers: {
+        cookie: this.cookie,
+        ...(body === undefined ? {} : { 'content-type': type }),
+        ...headers,
+      },
       ...(body === undefined
         ? {}
         : { body: typeof body === 'string' ? body : JSON.stringify(body) }),

@@ -1,15 +1,29 @@
-import { and, count, eq } from 'drizzle-orm';
+import { and, count, eq, sql } from 'drizzle-orm';
 import type { BenchVehicle } from '@lucky-thread/core/bench';
+import type { Panel } from '@lucky-thread/core/vehicle';
 import type { ModelSummary, ModelView } from '@lucky-thread/contract';
 import type { Database } from '../db/database';
 import { models, tapPoints } from '../db/schema';
 
-type ModelRow = typeof models.$inferSelect;
+/** What lists show of a model; panels and the simulated car are fetched where they are needed. */
+const SUMMARY = {
+  id: models.id,
+  make: models.make,
+  model: models.model,
+  generation: models.generation,
+  yearFrom: models.yearFrom,
+  yearTo: models.yearTo,
+  trims: models.trims,
+  markets: models.markets,
+  steering: models.steering,
+  keyType: models.keyType,
+  use: models.use,
+};
 
 /** All models of a shop, by name. */
 export async function listModels(db: Database, shopId: string): Promise<ModelSummary[]> {
   const rows = await db
-    .select()
+    .select(SUMMARY)
     .from(models)
     .where(eq(models.shopId, shopId))
     .orderBy(models.make, models.model);
@@ -19,7 +33,7 @@ export async function listModels(db: Database, shopId: string): Promise<ModelSum
     .where(and(eq(tapPoints.shopId, shopId), eq(tapPoints.retired, false)))
     .groupBy(tapPoints.modelId);
   const byModel = new Map(counts.map((row) => [row.modelId, row.taps]));
-  return rows.map((row) => summary(row, byModel.get(row.id) ?? 0));
+  return rows.map((row) => ({ ...row, tapPointCount: byModel.get(row.id) ?? 0 }));
 }
 
 /** One model with its panels; undefined when the shop has none of that id. */
@@ -28,18 +42,34 @@ export async function findModel(
   shopId: string,
   id: string,
 ): Promise<ModelView | undefined> {
-  const row = await findRow(db, shopId, id);
+  const [row] = await db
+    .select({
+      ...SUMMARY,
+      panels: models.panels,
+      bunch: models.bunch,
+      simulated: sql<boolean>`${models.bench} is not null`,
+    })
+    .from(models)
+    .where(and(eq(models.id, id), eq(models.shopId, shopId)));
   if (row === undefined) return undefined;
   const [taps] = await db
     .select({ taps: count() })
     .from(tapPoints)
     .where(and(eq(tapPoints.modelId, id), eq(tapPoints.retired, false)));
-  return {
-    ...summary(row, taps?.taps ?? 0),
-    panels: row.panels,
-    bunch: row.bunch,
-    simulated: row.bench !== null,
-  };
+  return { ...row, tapPointCount: taps?.taps ?? 0 };
+}
+
+/** The panels of a model; undefined when the shop has none of that id. */
+export async function findPanels(
+  db: Database,
+  shopId: string,
+  id: string,
+): Promise<Panel[] | undefined> {
+  const [row] = await db
+    .select({ panels: models.panels })
+    .from(models)
+    .where(and(eq(models.id, id), eq(models.shopId, shopId)));
+  return row?.panels;
 }
 
 /** The simulated car behind a model; for the simulated meter only. */
@@ -48,30 +78,9 @@ export async function findBench(
   shopId: string,
   id: string,
 ): Promise<BenchVehicle | undefined> {
-  return (await findRow(db, shopId, id))?.bench ?? undefined;
-}
-
-async function findRow(db: Database, shopId: string, id: string): Promise<ModelRow | undefined> {
   const [row] = await db
-    .select()
+    .select({ bench: models.bench })
     .from(models)
     .where(and(eq(models.id, id), eq(models.shopId, shopId)));
-  return row;
-}
-
-function summary(row: ModelRow, tapPointCount: number): ModelSummary {
-  return {
-    id: row.id,
-    make: row.make,
-    model: row.model,
-    generation: row.generation,
-    yearFrom: row.yearFrom,
-    yearTo: row.yearTo,
-    trims: row.trims,
-    markets: row.markets,
-    steering: row.steering,
-    keyType: row.keyType,
-    use: row.use,
-    tapPointCount,
-  };
+  return row?.bench ?? undefined;
 }

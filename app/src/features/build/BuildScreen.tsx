@@ -11,11 +11,11 @@ import { contactReadings } from '../choose/OrientationCard';
 import type { ReadingRow } from '../find/jobReadings';
 import { useJobReadings } from '../find/jobReadings';
 import { MissingTaps } from '../job/MissingTaps';
-import type { TappedFeed } from '../job/tappedFeeds';
-import { slotFeeds, tappedFeeds } from '../job/tappedFeeds';
+import type { TappedFeed } from '@lucky-thread/work';
+import { slotFeeds, tappedFeeds } from '@lucky-thread/work';
 import type { JobContext } from '../job/useJob';
 import { useJobChange } from '../job/useJobChange';
-import { feedSizeOf } from '../size/feedSize';
+import { feedSizeOf } from '@lucky-thread/work';
 
 /** The landmark of a tap's supply side: read in this job, else from the model's log. */
 export function supplyLandmark(

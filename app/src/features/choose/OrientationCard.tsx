@@ -18,7 +18,7 @@ import { countingRows } from '../find/jobReadings';
 import { ReadingPad } from '../find/ReadingPad';
 import type { Finding } from '../find/useFind';
 import { useTakeReading } from '../find/useTakeReading';
-import type { TappedFeed } from '../job/tappedFeeds';
+import type { TappedFeed } from '@lucky-thread/work';
 import type { JobContext } from '../job/useJob';
 import { OrientationDrawing } from './OrientationDrawing';
 

@@ -3,7 +3,7 @@ import type { RankedSet, Ranking } from '@lucky-thread/core/choose';
 import { rankSets } from '@lucky-thread/core/choose';
 import type { Verdict } from '@lucky-thread/core/identify';
 import { useMemo } from 'react';
-import { slotFeeds } from '../job/tappedFeeds';
+import { slotFeeds } from '@lucky-thread/work';
 import type { JobContext } from '../job/useJob';
 
 /** The best sets over all feeds, and each feed's own ranking, worked out anew as readings come. */

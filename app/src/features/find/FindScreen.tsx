@@ -14,7 +14,7 @@ import { usePalette } from '../../ui/ThemeProvider';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import type { JobContext } from '../job/useJob';
-import { slotsOf } from './findSession';
+import { slotsOf } from '@lucky-thread/work';
 import { FindTools } from './FindTools';
 import { FusePanel } from './FusePanel';
 import { countingRows } from './jobReadings';

@@ -7,7 +7,7 @@ import { useAppDispatch, useAppSelector } from '../../store/store';
 import { askPlanner } from '../../workers/planner';
 import { useAnswer } from '../../workers/useAnswer';
 import type { JobContext } from '../job/useJob';
-import { findSessionOf } from './findSession';
+import { findSessionOf } from '@lucky-thread/work';
 import type { ReadingRow } from './jobReadings';
 import { countingRows, useJobReadings } from './jobReadings';
 

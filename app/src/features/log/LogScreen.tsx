@@ -17,10 +17,10 @@ import { Words } from '../../ui/Words';
 import { supplyLandmark } from '../build/BuildScreen';
 import { useFind } from '../find/useFind';
 import { MissingTaps } from '../job/MissingTaps';
-import type { TappedFeed } from '../job/tappedFeeds';
-import { slotFeeds, tappedFeeds } from '../job/tappedFeeds';
+import type { TappedFeed } from '@lucky-thread/work';
+import { slotFeeds, tappedFeeds } from '@lucky-thread/work';
 import type { JobContext } from '../job/useJob';
-import { feedSizeOf } from '../size/feedSize';
+import { feedSizeOf } from '@lucky-thread/work';
 import { TapPointCard } from '../vehicles/TapPointCard';
 
 /** Log: what was proven becomes the model's knowledge. */

@@ -9,11 +9,11 @@ import { Screen } from '../../ui/Screen';
 import { SideBySide } from '../../ui/SideBySide';
 import { useJobReadings } from '../find/jobReadings';
 import { MissingTaps } from '../job/MissingTaps';
-import { slotFeeds, tappedFeeds } from '../job/tappedFeeds';
+import { slotFeeds, tappedFeeds } from '@lucky-thread/work';
 import type { JobContext } from '../job/useJob';
 import { useJobChange } from '../job/useJobChange';
 import { FeedSheetCard } from './FeedSheetCard';
-import { feedSizeOf } from './feedSize';
+import { feedSizeOf } from '@lucky-thread/work';
 import { planProblems } from './planProblems';
 
 /** Size: one sheet per tapped feed, from source to fuse, wire and joint. */

@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
 import { SPACE } from '../../ui/tokens';
-import type { SlotFeed } from '../job/tappedFeeds';
+import type { SlotFeed } from '@lucky-thread/work';
 import { paramsFor } from '../tools/toolInputs';
 import { BATTERY_DEFAULTS } from '../tools/batteryInputs';
 import { WIRE_DEFAULTS } from '../tools/wireInputs';

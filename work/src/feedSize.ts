@@ -1,7 +1,7 @@
 import type { FeedPlanInput, ShopSettings } from '@lucky-thread/contract';
 import type { FeedLoad, FeedSize } from '@lucky-thread/core/size';
 import { sizeFeed } from '@lucky-thread/core/size';
-import type { TappedFeed } from '../job/tappedFeeds';
+import type { TappedFeed } from './jobFeeds';
 
 /** What a tapped feed is sized from, the plan's own wishes before the shop's; undefined until its length is known. */
 export function feedLoadOf(

@@ -1,0 +1,39 @@
+import { Problem } from '../http/problem';
+
+/** Hashes at once: each takes a quarter of a second and 64 MB, and the other requests want their share. */
+const AT_ONCE = 2;
+/** Most that wait; whoever comes after them is asked to come again. */
+const MOST_WAITING = 20;
+
+/**
+ * Lets a few pieces of work run at once and some wait.
+ *
+ * @throws Problem 503 when too many wait already.
+ */
+export function newHashQueue(): <T>(work: () => Promise<T>) => Promise<T> {
+  let running = 0;
+  const waiting: (() => void)[] = [];
+  return async (work) => {
+    if (running >= AT_ONCE) {
+      if (waiting.length >= MOST_WAITING) throw tooBusy();
+      await new Promise<void>((resolve) => waiting.push(resolve));
+    } else running += 1;
+    try {
+      return await work();
+    } finally {
+      const next = waiting.shift();
+      // The place is handed on rather than given up, so that nobody slips in between.
+      if (next === undefined) running -= 1;
+      else next();
+    }
+  };
+}
+
+function tooBusy(): Problem {
+  return new Problem({
+    type: 'sign-in-busy',
+    title: 'Too many people are signing in',
+    detail: 'Try again in a moment.',
+    status: 503,
+  });
+}

@@ -1,0 +1,139 @@
+import pg from 'pg';
+import type { ProblemDocument } from '@lucky-thread/contract';
+import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
+import type { TestServer } from '../testing/testServer';
+import { startTestServer } from '../testing/testServer';
+import { newHashQueue } from './hashQueue';
+import { hashPassword } from './passwords';
+import { waitFor } from './signInGuard';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+beforeEach(() => query('truncate sign_in_tries'));
+afterAll(() => server.stop());
+
+async function query(text: string, values: unknown[] = []): Promise<pg.QueryResult> {
+  const client = new pg.Client({ connectionString: server.databaseUrl });
+  await client.connect();
+  try {
+    return await client.query(text, values);
+  } finally {
+    await client.end();
+  }
+}
+
+const RIGHT = { login: 'installer', password: 'pull-the-right-thread' };
+const WRONG = { login: 'installer', password: 'wrong' };
+
+async function tries(count: number, body: object = WRONG): Promise<number[]> {
+  const nobody = await server.visitor('nobody');
+  const answers = await Promise.all(
+    Array.from({ length: count }, () => nobody.post('/session', body)),
+  );
+  return answers.map((answer) => answer.status);
+}
+
+describe('guessing passwords', () => {
+  it('at once gets a few looks and then waits, whatever the password', async () => {
+    const statuses = await tries(40);
+    expect(statuses.filter((status) => status === 401).length).toBeLessThanOrEqual(6);
+    expect(statuses.filter((status) => status === 429).length).toBeGreaterThanOrEqual(34);
+    const nobody = await server.visitor('nobody');
+    const answer = await nobody.post<ProblemDocument>('/session', RIGHT);
+    expect(answer.status).toBe(429);
+    expect(answer.body.detail).toMatch(/^Try again in \d+ s\.$/);
+  });
+
+  it('is not begun anew by a restart', async () => {
+    await tries(8);
+    await server.restart();
+    expect(await tries(1, RIGHT)).toEqual([429]);
+  });
+
+  it('of one account leaves the others alone', async () => {
+    await tries(8);
+    expect(await tries(1, { login: 'lead', password: 'prove-it-once' })).toEqual([200]);
+  });
+
+  it('waits twice as long each time, up to a quarter of an hour', () => {
+    expect([0, 1, 2, 3].map(waitFor)).toEqual([2, 4, 8, 16]);
+    expect(waitFor(100)).toBe(900);
+  });
+
+  it('is forgotten once the password was right', async () => {
+    for (let round = 0; round < 3; round += 1) {
+      expect(await tries(3)).toEqual([401, 401, 401]);
+      expect(await tries(1, RIGHT)).toEqual([200]);
+    }
+  });
+});
+
+describe('the queue of hashes', () => {
+  it('lets two run at once, twenty wait, and refuses whoever comes after them', async () => {
+    const inTurn = newHashQueue();
+    let running = 0;
+    let most = 0;
+    const release: (() => void)[] = [];
+    const work = async (): Promise<void> => {
+      running += 1;
+      most = Math.max(most, running);
+      await new Promise<void>((resolve) => release.push(resolve));
+      running -= 1;
+    };
+    const all = Array.from({ length: 25 }, () =>
+      inTurn(work).then(
+        () => 'done',
+        () => 'refused',
+      ),
+    );
+    const turn = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
+    await turn();
+    while (release.length > 0) {
+      release.shift()?.();
+      await turn();
+    }
+    const ends = await Promise.all(all);
+    expect(most).toBe(2);
+    expect(ends.filter((end) => end === 'done')).toHaveLength(22);
+    expect(ends.filter((end) => end === 'refused')).toHaveLength(3);
+    // A place that was refused or failed is free again.
+    await expect(inTurn(() => Promise.reject(new Error('no')))).rejects.toThrow('no');
+    expect(await inTurn(() => Promise.resolve('again'))).toBe('again');
+  });
+});
+
+describe('a session', () => {
+  const settings = { version: 1, settings: DEFAULT_SETTINGS };
+
+  it('ends when the password is changed', async () => {
+    const visitor = await server.visitor('lead');
+    const { rows } = await query(`select password_hash from users where login = 'lead'`);
+    const before = (rows[0] as { password_hash: string }).password_hash;
+    await query(`update users set password_hash = $1 where login = 'lead'`, [
+      await hashPassword('another one'),
+    ]);
+    expect((await visitor.put('/shop', settings)).status).toBe(401);
+    expect((await visitor.get<{ user: null }>('/session')).body.user).toBeNull();
+    await query(`update users set password_hash = $1 where login = 'lead'`, [before]);
+  });
+
+  it('ends with its user', async () => {
+    const visitor = await server.visitor('lead');
+    await query(`update users set id = gen_random_uuid() where login = 'lead'`);
+    expect((await visitor.put('/shop', settings)).status).toBe(401);
+    expect((await visitor.get('/jobs')).status).toBe(401);
+  });
+
+  it('takes no work of somebody else', async () => {
+    const visitor = await server.visitor();
+    const send = (by: string) =>
+      visitor.send('GET', '/jobs', undefined, undefined, { 'made-by': by });
+    const { body } = await visitor.get<{ user: { id: string } }>('/session');
+    expect((await send(body.user.id)).status).toBe(200);
+    const answer = await send('01890a5d-ac96-774b-bcce-b302099a8057');
+    expect(answer.status).toBe(409);
+    expect((answer.body as ProblemDocument).type).toBe('other-user');
+  });
+});
