@@ -1,0 +1,160 @@
+import type { JobPage, TapPage, TapPointView } from '@lucky-thread/contract';
+import { screenSlot } from '@lucky-thread/core/choose';
+import pg from 'pg';
+import { v7 as uuidv7 } from 'uuid';
+import { CLAIMS_A_SOURCE, TAPS_A_PAGE } from '../taps/tapRepository';
+import type { Answer, TestServer, Visitor } from '../testing/testServer';
+import { readingBody, startTestServer } from '../testing/testServer';
+
+let server: TestServer;
+let visitor: Visitor;
+beforeAll(async () => {
+  server = await startTestServer();
+  visitor = await server.visitor();
+});
+afterAll(() => server.stop());
+
+/** Far beyond any shop; a list of so many ids has more parameters than a statement may. */
+const MANY_TAPS = 100_000;
+const MANY_JOBS = 70_000;
+/** No request takes longer, ms. */
+const LIMIT_MS = 1000;
+
+async function query(text: string, values: unknown[]): Promise<void> {
+  const client = new pg.Client({ connectionString: server.databaseUrl });
+  await client.connect();
+  await client.query(text, values);
+  await client.end();
+}
+
+async function inTime<T>(request: Promise<Answer<T>>): Promise<Answer<T>> {
+  const sent = performance.now();
+  const answer = await request;
+  expect(performance.now() - sent).toBeLessThan(LIMIT_MS);
+  expect(answer.status).toBe(200);
+  return answer;
+}
+
+describe('100 000 tap points on one model', () => {
+  let modelId: string;
+  beforeAll(async () => {
+    modelId = (await visitor.model('Longboat')).id;
+    await query(
+      `insert into tap_points (id, shop_id, model_id, slot_id, function, supply_contact, year_from, year_to,
+         trim, market, matrix, grade, fuse_a, awg, note, logged_by, logged_at)
+       select gen_random_uuid(), m.shop_id, m.id, 'dash/F' || (2 + n % 10), 'accessory', 'a', 2020, 2020,
+         '', '', '[]', 'probed', 2, 18, 'tap ' || n, u.id, timestamptz '2026-01-01' + n * interval '1 second'
+       from generate_series(1, $2::int) as n, models as m
+         cross join lateral (select id from users limit 1) as u
+       where m.id = $1`,
+      [modelId, MANY_TAPS],
+    );
+    await query('analyze', []);
+  });
+
+  it('are read in pages, none twice and none left out', async () => {
+    const first = await inTime(visitor.get<TapPage>(`/models/${modelId}/taps`));
+    const second = await inTime(
+      visitor.get<TapPage>(`/models/${modelId}/taps?after=${first.body.next ?? ''}`),
+    );
+    expect(first.body.taps).toHaveLength(TAPS_A_PAGE);
+    const notes = [...first.body.taps, ...second.body.taps].map((tap) => tap.note);
+    // The first source by name is F10: every tenth of them, beginning with the eighth.
+    expect(notes).toEqual(Array.from({ length: 2 * TAPS_A_PAGE }, (_, i) => `tap ${8 + 10 * i}`));
+  });
+
+  it('leave reading, taking readings and the claims of a job as quick as ever', async () => {
+    const job = await visitor.job();
+    const path = `/jobs/${job.id}/readings/${uuidv7()}`;
+    await inTime(visitor.put(path, readingBody('dash/F5')));
+    const { body } = await inTime(visitor.get<TapPointView[]>(`/jobs/${job.id}/taps`));
+    expect(body).toHaveLength(10 * CLAIMS_A_SOURCE);
+    // The newest, as the log goes on.
+    expect(body.some((tap) => tap.note === `tap ${MANY_TAPS}`)).toBe(true);
+    await inTime(visitor.get('/models'));
+    await inTime(visitor.get(`/models/${modelId}`));
+    const { rows } = await observed();
+    expect(rows).toBe(CLAIMS_A_SOURCE);
+  });
+
+  async function observed(): Promise<{ rows: number }> {
+    const client = new pg.Client({ connectionString: server.databaseUrl });
+    await client.connect();
+    const { rowCount } = await client.query('select 1 from tap_observations');
+    await client.end();
+    return { rows: rowCount ?? 0 };
+  }
+});
+
+describe('70 000 jobs', () => {
+  beforeAll(async () => {
+    const job = await visitor.job();
+    await query(
+      `insert into jobs (id, shop_id, model_id, vehicle, device, phase, plan, version, created_by, updated_at)
+       select gen_random_uuid(), shop_id, model_id, vehicle, device, phase, plan, 1, created_by,
+         timestamptz '2025-01-01' + n / 3 * interval '1 microsecond'
+       from jobs, generate_series(1, $2::int) as n where id = $1`,
+      [job.id, MANY_JOBS],
+    );
+    await query('analyze', []);
+  });
+
+  it('are listed in pages, last touched first, none twice though many were touched at one moment', async () => {
+    const seen = new Set<string>();
+    let next = '';
+    for (let page = 0; page < 12; page += 1) {
+      const { body }: Answer<JobPage> = await inTime(visitor.get<JobPage>(`/jobs${next}`));
+      for (const job of body.jobs) seen.add(job.id);
+      next = `?after=${body.next ?? ''}`;
+    }
+    expect(seen.size).toBe(12 * 50);
+  });
+
+  it.each(['nonsense', 'W10', 'WyJhIiwiYiJd', 'x'.repeat(2000), '%00'])(
+    'have no page after %.20s',
+    async (after) => {
+      expect((await visitor.get(`/jobs?after=${after}`)).status).toBe(422);
+    },
+  );
+});
+
+describe('an import', () => {
+  const head =
+    'id,slot,function,supply_contact,year_from,year_to,trim,market,grade,fuse_a,wire_awg,note,logged_by,logged_at';
+
+  it('of 50 000 rows goes through, and others are served meanwhile', async () => {
+    const model = await visitor.model('Drover');
+    const slot = model.panels[0]?.slots.find((one) => screenSlot(one).class !== 'block')?.id ?? '';
+    const rows = Array.from(
+      { length: 50_000 },
+      () => `${uuidv7()},${slot},accessory,a,2020,2020,,,probed,2,18,"a note, quoted",,`,
+    );
+    const sent = visitor.send<{ added: number }>(
+      'POST',
+      `/models/${model.id}/taps.csv`,
+      [head, ...rows].join('\r\n'),
+      'text/csv',
+    );
+    let going = true;
+    const others = (async () => {
+      const lead = await server.visitor('lead');
+      while (going) await inTime(lead.get('/session'));
+    })();
+    const answer = await sent;
+    going = false;
+    await others;
+    expect(answer.body).toEqual({ added: 50_000, changed: 0, unchanged: 0 });
+    const out = await visitor.get(`/models/${model.id}/taps.csv`);
+    expect(out.text.split('\r\n')).toHaveLength(50_002);
+  });
+
+  it('of 2 MB of bad rows is refused at once and in few words', async () => {
+    const model = await visitor.model('Drover');
+    const bad = [head, ...Array.from({ length: 100_000 }, () => 'x,y,z,1,2,3,4,5')].join('\r\n');
+    const sent = performance.now();
+    const answer = await visitor.send('POST', `/models/${model.id}/taps.csv`, bad, 'text/csv');
+    expect(answer.status).toBe(422);
+    expect(performance.now() - sent).toBeLessThan(LIMIT_MS);
+    expect(answer.text.length).toBeLessThan(20_000);
+  });
+});
