@@ -1,5 +1,19 @@
 import { createServer } from 'node:net';
 
+/** Ports above 1023 that browsers refuse to open. WHATWG Fetch, "bad port", from memory. */
+const REFUSED_BY_BROWSERS = new Set([
+  1719, 1720, 1723, 2049, 3659, 4045, 4190, 5060, 5061, 6000, 6566, 6665, 6666, 6667, 6668, 6669,
+  6679, 6697, 10080,
+]);
+
+/** What is wrong with a port as the address of a page; undefined when nothing is. */
+export function portProblem(text) {
+  const port = Number(text);
+  if (!Number.isInteger(port) || port < 1024 || port > 65535)
+    return `PORT=${text} is no port from 1024 to 65535`;
+  return REFUSED_BY_BROWSERS.has(port) ? `browsers refuse to open port ${port}` : undefined;
+}
+
 /** Whether a port on loopback can be listened on. */
 export function isFree(port) {
   return new Promise((resolve) => {

@@ -1,7 +1,11 @@
 import { spawn } from 'node:child_process';
 import path from 'node:path';
+import { setTimeout as wait } from 'node:timers/promises';
 import { Stop } from './console.mjs';
 import { ROOT } from './run.mjs';
+
+/** A server that does not end by itself is ended after this, ms. */
+const PATIENCE_MS = 8000;
 
 /** Starts the API server and waits until it listens. */
 export function startServer({ env, watch = false }) {
@@ -32,6 +36,9 @@ export function startServer({ env, watch = false }) {
       ended,
       stop: async () => {
         if (child.exitCode === null) child.kill('SIGTERM');
+        const inTime = ended.then(() => true);
+        if (!(await Promise.race([inTime, wait(PATIENCE_MS, false, { ref: false })])))
+          child.kill('SIGKILL');
         await ended;
       },
     };

@@ -3,6 +3,9 @@ import { createServer } from './app';
 import { migrateDatabase, openDatabase } from './db/database';
 import { seed } from './demo/seed';
 
+/** Longest time that ending may take, ms. */
+const STOP_MS = 4000;
+
 /** Starts the server from its environment: DATABASE_URL, PORT, SESSION_SECRET, WEB_FOLDER, DEMO (`1` or `0`). */
 async function main(): Promise<void> {
   const url = process.env.DATABASE_URL;
@@ -30,6 +33,8 @@ async function main(): Promise<void> {
     console.log(`listening on http://127.0.0.1:${port}`);
   });
   const stop = (): void => {
+    // A database that hangs must not keep the server from ending.
+    setTimeout(() => process.exit(0), STOP_MS).unref();
     server.closeAllConnections();
     server.close(() => void database.close().then(() => process.exit(0)));
   };

@@ -139,8 +139,6 @@ describe('an import', () => {
     for (let request = 0; request < 30; request += 1) await inTime(lead.get('/session'));
     const answer = await sent;
     expect(answer.body).toEqual({ added: 50_000, changed: 0, unchanged: 0 });
-    const out = await visitor.get(`/models/${model.id}/taps.csv`);
-    expect(out.text.split('\r\n')).toHaveLength(50_002);
   });
 
   it('of 2 MB of bad rows is refused at once and in few words', async () => {
