@@ -38,8 +38,8 @@ function programs() {
 }
 
 /** Seconds that a stop may take before the next harder one. */
-const FAST_STOP_S = 10;
-const IMMEDIATE_STOP_S = 5;
+const FAST_STOP_S = 4;
+const IMMEDIATE_STOP_S = 3;
 /** Seconds that a start may take; after a crash the log is replayed first. */
 const START_S = 60;
 /** Starts that are tried: another process may take the port between looking and listening. */

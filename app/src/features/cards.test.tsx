@@ -70,6 +70,8 @@ const TAP: TapPointView = {
   note: 'behind the flap',
   loggedBy: 'Installer',
   loggedAt: '2026-05-04T10:00:00Z',
+  confirmedJobs: 0,
+  contradictedJobs: 0,
   observations: [],
 };
 

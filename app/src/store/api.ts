@@ -2,6 +2,7 @@ import type {
   CreateJobRequest,
   DeviceView,
   ImportResult,
+  JobPage,
   JobView,
   LogTapRequest,
   ModelSummary,
@@ -11,15 +12,37 @@ import type {
   SessionView,
   ShopView,
   SignInRequest,
+  TapPage,
   TapPointView,
   UpdateJobRequest,
   UpdateShopRequest,
 } from '@lucky-thread/contract';
 import type { BaseQueryFn, FetchArgs, FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import { problemOf } from './problemText';
 import { sessionExpired } from './sessionSlice';
 
-const plainQuery = fetchBaseQuery({ baseUrl: '/api' });
+/** A request without an answer counts as lost after this, ms: above what the server itself waits for its database. */
+const PATIENCE_MS = 15_000;
+/** A file of tap points takes longer, ms. */
+const FILE_PATIENCE_MS = 120_000;
+
+const plainQuery = fetchBaseQuery({ baseUrl: '/api', timeout: PATIENCE_MS });
+
+/** Who made what is sent; the server takes it from nobody else. */
+function madeBy(by: string | undefined): { headers?: Record<string, string> } {
+  return by === undefined ? {} : { headers: { 'made-by': by } };
+}
+
+/** Pages of a list, each beginning where the one before ended. */
+const PAGES = {
+  initialPageParam: null as string | null,
+  getNextPageParam: (last: { readonly next: string | null }) => last.next,
+};
+
+function pageOf(path: string, after: string | null): string {
+  return after === null ? path : `${path}?after=${encodeURIComponent(after)}`;
+}
 
 /** Notes when the session has ended, so that the sign-in screen comes up and brings the user back. */
 const queryWithSession: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = async (
@@ -29,7 +52,8 @@ const queryWithSession: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryE
 ) => {
   const result = await plainQuery(args, api, extra);
   const signingIn = typeof args !== 'string' && args.url === '/session';
-  if (result.error?.status === 401 && !signingIn) api.dispatch(sessionExpired());
+  const ended = result.error?.status === 401 || problemOf(result.error)?.type === 'other-user';
+  if (ended && !signingIn) api.dispatch(sessionExpired());
   return result;
 };
 
@@ -53,21 +77,32 @@ export const api = createApi({
       query: (id) => `/models/${id}`,
       providesTags: ['Models'],
     }),
-    taps: build.query<TapPointView[], string>({
-      query: (modelId) => `/models/${modelId}/taps`,
+    taps: build.infiniteQuery<TapPage, string, string | null>({
+      infiniteQueryOptions: PAGES,
+      query: ({ queryArg, pageParam }) => pageOf(`/models/${queryArg}/taps`, pageParam),
       providesTags: ['Taps'],
     }),
-    importTaps: build.mutation<ImportResult, { modelId: string; csv: string }>({
-      query: ({ modelId, csv }) => ({
+    jobTaps: build.query<TapPointView[], string>({
+      query: (jobId) => `/jobs/${jobId}/taps`,
+      providesTags: ['Taps'],
+    }),
+    importTaps: build.mutation<ImportResult, { modelId: string; file: Blob }>({
+      // The file goes out byte for byte: read as text here, another encoding would lose its umlauts.
+      query: ({ modelId, file }) => ({
         url: `/models/${modelId}/taps.csv`,
         method: 'POST',
         headers: { 'content-type': 'text/csv' },
-        body: csv,
+        body: file,
+        timeout: FILE_PATIENCE_MS,
       }),
       invalidatesTags: ['Taps', 'Models'],
     }),
     devices: build.query<DeviceView[], void>({ query: () => '/devices' }),
-    jobs: build.query<JobView[], void>({ query: () => '/jobs', providesTags: ['Jobs'] }),
+    jobs: build.infiniteQuery<JobPage, void, string | null>({
+      infiniteQueryOptions: PAGES,
+      query: ({ pageParam }) => pageOf('/jobs', pageParam),
+      providesTags: ['Jobs'],
+    }),
     job: build.query<JobView, string>({
       query: (id) => `/jobs/${id}`,
       providesTags: (_result, _error, id) => [{ type: 'Jobs', id }, 'Jobs'],
@@ -85,15 +120,23 @@ export const api = createApi({
       query: (jobId) => `/jobs/${jobId}/readings`,
       providesTags: (_result, _error, jobId) => [{ type: 'Readings', id: jobId }, 'Readings'],
     }),
-    putReading: build.mutation<ReadingView, { jobId: string; id: string; body: ReadingRequest }>({
-      query: ({ jobId, id, body }) => ({
+    putReading: build.mutation<
+      ReadingView,
+      { jobId: string; id: string; by?: string | undefined; body: ReadingRequest }
+    >({
+      query: ({ jobId, id, by, body }) => ({
+        ...madeBy(by),
         url: `/jobs/${jobId}/readings/${id}`,
         method: 'PUT',
         body,
       }),
     }),
-    withdrawReading: build.mutation<ReadingView, { jobId: string; id: string }>({
-      query: ({ jobId, id }) => ({
+    withdrawReading: build.mutation<
+      ReadingView,
+      { jobId: string; id: string; by?: string | undefined }
+    >({
+      query: ({ jobId, id, by }) => ({
+        ...madeBy(by),
         url: `/jobs/${jobId}/readings/${id}/withdrawal`,
         method: 'PUT',
       }),
@@ -117,10 +160,11 @@ export const {
   useSignOutMutation,
   useModelsQuery,
   useModelQuery,
-  useTapsQuery,
+  useTapsInfiniteQuery,
+  useJobTapsQuery,
   useImportTapsMutation,
   useDevicesQuery,
-  useJobsQuery,
+  useJobsInfiniteQuery,
   useJobQuery,
   useCreateJobMutation,
   useUpdateJobMutation,

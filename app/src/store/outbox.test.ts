@@ -1,13 +1,25 @@
 import type { ReadingRequest, ReadingView } from '@lucky-thread/contract';
+import { PARKED } from '@lucky-thread/core/vehicle';
+import { api } from './api';
+import { planDrafted } from './draftsSlice';
 import { flushOutbox, openOutbox, takeReading, withdraw } from './outbox';
+import { outboxSentence } from './outboxSentence';
+import { probingOpened } from './probeSlice';
+import { signedOut } from './sessionSlice';
 import type { OutboxItem } from './outboxSlice';
 import { makeStore } from './store';
 
 const mockKept = new Map<string, OutboxItem>();
+/** What the device's storage does: as it should, refuses because it is full, or never answers. */
+let mockStorage: 'well' | 'full' | 'hanging' = 'well';
 jest.mock('./outboxStorage', () => ({
   outboxStorage: {
     all: () => Promise.resolve([...mockKept.values()]),
-    keep: (item: OutboxItem) => Promise.resolve(void mockKept.set(item.key, item)),
+    keep: (item: OutboxItem) => {
+      if (mockStorage === 'full') return Promise.reject(new Error('QuotaExceededError'));
+      if (mockStorage === 'hanging') return new Promise(() => undefined);
+      return Promise.resolve(void mockKept.set(item.key, item));
+    },
     drop: (key: string) => Promise.resolve(void mockKept.delete(key)),
   },
 }));
@@ -26,17 +38,22 @@ const REQUEST: ReadingRequest = {
   takenAt: '2026-05-04T10:00:00.000Z',
 };
 
-/** What the server does with the next requests: a status, or a broken line. */
-let answers: (number | 'down')[] = [];
+/** What the server does with the next requests: a status, a broken line, silence, or somebody else's session. */
+let answers: (number | 'down' | 'silent' | 'other-user')[] = [];
 let asked: string[] = [];
+let makers: (string | null)[] = [];
 
 /** A request to a path of our own; Node's wants a whole address. */
 class PathRequest {
   readonly url: string;
   readonly method: string;
-  constructor(url: string, init: { method: string }) {
+  readonly headers: Headers;
+  readonly signal: AbortSignal | undefined;
+  constructor(url: string, init: { method: string; headers?: Headers; signal?: AbortSignal }) {
     this.url = url;
     this.method = init.method;
+    this.headers = new Headers(init.headers);
+    this.signal = init.signal;
   }
   clone(): this {
     return this;
@@ -46,20 +63,35 @@ class PathRequest {
 beforeEach(() => {
   globalThis.Request = PathRequest as unknown as typeof Request;
   mockKept.clear();
+  mockStorage = 'well';
   answers = [];
   asked = [];
+  makers = [];
   jest.useFakeTimers({ doNotFake: ['setImmediate', 'queueMicrotask'] });
   globalThis.fetch = jest.fn((input: Request | string | URL) => {
     const request = input as Request;
     asked.push(`${request.method} ${new URL(request.url, 'http://here').pathname}`);
+    makers.push(request.headers.get('made-by'));
     const answer = answers.shift() ?? 200;
     if (answer === 'down') return Promise.reject(new TypeError('no network'));
+    if (answer === 'silent')
+      return new Promise((_resolve, reject) =>
+        request.signal?.addEventListener('abort', () => reject(request.signal?.reason as Error)),
+      );
+    const status = answer === 'other-user' ? 409 : answer;
     const view = { id: 'x', withdrawnAt: null } as unknown as ReadingView;
     const body =
-      answer === 200 ? view : { title: 'No', detail: 'no such slot', status: answer, type: 't' };
+      answer === 200
+        ? view
+        : {
+            title: 'No',
+            detail: 'no such slot',
+            status,
+            type: answer === 'other-user' ? 'other-user' : 't',
+          };
     return Promise.resolve(
       new Response(JSON.stringify(body), {
-        status: answer,
+        status,
         headers: { 'content-type': 'application/json' },
       }),
     );
@@ -126,19 +158,145 @@ describe('the outbox', () => {
     expect(mockKept.size).toBe(0);
   });
 
-  it('forgets an unsaved reading that is withdrawn, and sends a withdrawal for a stored one', async () => {
+  it('never sends a withdrawn reading again, but takes it back in case the server has it', async () => {
     const store = makeStore();
-    answers = ['down'];
+    answers = ['down', 404];
     store.dispatch(takeReading('job', REQUEST));
     await settled();
     const unsaved = store.getState().outbox[0]?.readingId ?? '';
+    asked = [];
     store.dispatch(withdraw('job', unsaved));
+    await settled();
+    expect(asked).toEqual([`PUT /api/jobs/job/readings/${unsaved}/withdrawal`]);
     expect(store.getState().outbox).toEqual([]);
     store.dispatch(withdraw('job', 'stored'));
     await settled();
     expect(asked.at(-1)).toBe('PUT /api/jobs/job/readings/stored/withdrawal');
   });
 
+  it('steps over what the server fails at, says so, and tries it again later', async () => {
+    const store = makeStore();
+    answers = [500, 200, 200];
+    const [bad] = [1, 2, 3].map(() => store.dispatch(takeReading('job', REQUEST)));
+    await settled();
+    expect(asked).toHaveLength(3);
+    expect(store.getState().outbox).toMatchObject([
+      { readingId: bad, status: 'unsaved', problem: 'no such slot' },
+    ]);
+    await jest.advanceTimersByTimeAsync(5000);
+    await settled();
+    expect(store.getState().outbox).toEqual([]);
+  });
+
+  it('lets no withdrawal overtake its own reading', async () => {
+    const store = makeStore();
+    answers = Array.from({ length: 20 }, () => 500);
+    const id = store.dispatch(takeReading('job', REQUEST));
+    store.dispatch(withdraw('job', id));
+    await settled();
+    expect(asked.length).toBeGreaterThan(0);
+    expect(asked.filter((path) => path.endsWith('withdrawal'))).toEqual([]);
+    expect(store.getState().outbox.map((item) => item.kind)).toEqual(['reading', 'withdrawal']);
+  });
+
+  it('gives a request up that is never answered, and goes on', async () => {
+    const store = makeStore();
+    answers = ['silent'];
+    store.dispatch(takeReading('job', REQUEST));
+    await settled();
+    expect(store.getState().outbox[0]?.status).toBe('sending');
+    await jest.advanceTimersByTimeAsync(16_000);
+    await settled();
+    expect(store.getState().outbox[0]?.status ?? 'stored').not.toBe('sending');
+    await jest.advanceTimersByTimeAsync(60_000);
+    await settled();
+    expect(store.getState().outbox).toEqual([]);
+  });
+
+  it('tries less and less often while nothing gets through', async () => {
+    const store = makeStore();
+    answers = Array.from({ length: 50 }, () => 'down' as const);
+    store.dispatch(takeReading('job', REQUEST));
+    await settled();
+    await jest.advanceTimersByTimeAsync(5 * 60_000);
+    expect(asked.length).toBeGreaterThan(5);
+    expect(asked.length).toBeLessThan(12);
+  });
+
+  it.each(['full', 'hanging'] as const)(
+    'sends a reading that a %s storage can’t keep, and says that it is adrift',
+    async (storage) => {
+      const store = makeStore();
+      mockStorage = storage;
+      answers = ['down', 200];
+      store.dispatch(takeReading('job', REQUEST));
+      await settled();
+      await jest.advanceTimersByTimeAsync(2500);
+      await settled();
+      expect(asked).toHaveLength(1);
+      if (storage === 'full')
+        expect(outboxSentence(store.getState().outbox, undefined)).toMatch(/leave this page open/);
+      await jest.advanceTimersByTimeAsync(65_000);
+      await settled();
+      expect(store.getState().outbox).toEqual([]);
+    },
+  );
+});
+
+describe('after a change of user', () => {
+  /** A store in which somebody is signed in. */
+  async function storeOf(id: string) {
+    const store = makeStore();
+    await signInAs(store, id);
+    return store;
+  }
+  async function signInAs(store: ReturnType<typeof makeStore>, id: string): Promise<void> {
+    const user = { id, name: id, role: 'installer' as const, shopName: 'Shop' };
+    await store.dispatch(
+      api.util.upsertQueryData('session', undefined, { user, demoAccounts: [] }),
+    );
+  }
+
+  it('entries wait for who made them', async () => {
+    const store = await storeOf('installer');
+    answers = ['down'];
+    store.dispatch(takeReading('job', REQUEST));
+    await settled();
+    expect(makers).toEqual(['installer']);
+    await signInAs(store, 'lead');
+    await store.dispatch(flushOutbox());
+    await jest.advanceTimersByTimeAsync(60_000);
+    expect(asked).toHaveLength(1);
+    expect(outboxSentence(store.getState().outbox, 'lead')).toMatch(/^1 entry is somebody else’s/);
+    await signInAs(store, 'installer');
+    await store.dispatch(flushOutbox());
+    expect(makers).toEqual(['installer', 'installer']);
+    expect(store.getState().outbox).toEqual([]);
+  });
+
+  it('in another tab nothing is dropped, and signing in is asked for', async () => {
+    const store = await storeOf('installer');
+    answers = ['other-user'];
+    store.dispatch(takeReading('job', REQUEST));
+    await settled();
+    expect(store.getState().outbox[0]?.status).toBe('unsaved');
+    expect(store.getState().session.expired).toBe(true);
+  });
+
+  it('signing out forgets where one was, and keeps what is not sent', async () => {
+    const store = await storeOf('installer');
+    answers = ['down'];
+    store.dispatch(takeReading('job', REQUEST));
+    await settled();
+    store.dispatch(probingOpened({ jobId: 'job', state: PARKED, deferred: [] }));
+    store.dispatch(planDrafted({ jobId: 'job', plan: { feedId: 'a', slotId: 's' } }));
+    store.dispatch(signedOut());
+    expect(store.getState()).toMatchObject({ probe: {}, drafts: {} });
+    expect(store.getState().outbox).toHaveLength(1);
+  });
+});
+
+describe('order', () => {
   it('sends in the order of taking', async () => {
     const store = makeStore();
     answers = ['down'];

@@ -1,35 +1,46 @@
 import type { ReadingRequest, ReadingView } from '@lucky-thread/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { api } from './api';
+import { userIdIn } from './currentUser';
 import type { OutboxItem } from './outboxSlice';
-import { itemGone, itemKept, itemMarked, outboxLoaded } from './outboxSlice';
+import { isOwn, itemGone, itemKept, itemMarked, outboxLoaded } from './outboxSlice';
 import { outboxStorage } from './outboxStorage';
-import { problemText } from './problemText';
+import { problemOf, problemText } from './problemText';
 import type { AppDispatch, AppThunk, RootState } from './store';
 
-/** Wait between tries while the server does not answer, ms. */
-const RETRY_MS = 4000;
+/** Wait between tries while something is left, ms: short at first, then longer while nothing gets through. */
+const RETRY_MS = { first: 4000, longest: 60_000 } as const;
+/** Keeping on the device may take so long before the sending begins without it, ms. */
+const KEEPING_MS = 2000;
 
 /** Keeps a reading the moment it is made, then sends it. */
 export function takeReading(jobId: string, request: ReadingRequest): AppThunk<string> {
-  return (dispatch) => {
+  return (dispatch, getState) => {
     const id = uuidv7();
-    dispatch(keep({ kind: 'reading', key: id, jobId, readingId: id, status: 'sending', request }));
+    const by = userIdIn(getState());
+    dispatch(
+      keep({ kind: 'reading', key: id, jobId, readingId: id, by, status: 'sending', request }),
+    );
     return id;
   };
 }
 
-/** Takes a reading back; one that the server has never seen is simply forgotten. */
+/**
+ * Takes a reading back. One that is still unsaved is not sent any more; the withdrawal goes out all the same, since the
+ * server may have stored it and only its answer was lost.
+ */
 export function withdraw(jobId: string, readingId: string): AppThunk {
   return (dispatch, getState) => {
     const pending = getState().outbox.find(
       (item) => item.kind === 'reading' && item.readingId === readingId,
     );
-    if (pending !== undefined && pending.status !== 'sending') {
+    if (pending?.status === 'refused') {
       dispatch(forget(pending.key));
       return;
     }
-    dispatch(keep({ kind: 'withdrawal', key: uuidv7(), jobId, readingId, status: 'sending' }));
+    if (pending?.status === 'unsaved') dispatch(forget(pending.key));
+    const by = userIdIn(getState());
+    dispatch(keep({ kind: 'withdrawal', key: uuidv7(), jobId, readingId, by, status: 'sending' }));
   };
 }
 
@@ -37,77 +48,145 @@ export function withdraw(jobId: string, readingId: string): AppThunk {
 export function forget(key: string): AppThunk {
   return (dispatch) => {
     dispatch(itemGone(key));
-    void outboxStorage.drop(key);
+    // What stays on the device by mistake is sent once more after a reload, which changes nothing on the server.
+    outboxStorage.drop(key).catch(reportStorage);
   };
 }
 
 /** Takes up what an earlier visit left unconfirmed. */
 export function openOutbox(): AppThunk<Promise<void>> {
   return async (dispatch) => {
-    dispatch(outboxLoaded(await outboxStorage.all()));
+    try {
+      dispatch(outboxLoaded(await outboxStorage.all()));
+    } catch (error) {
+      reportStorage(error);
+    }
     await dispatch(flushOutbox());
   };
 }
 
+function reportStorage(error: unknown): void {
+  console.error('This device’s storage does not answer', error);
+}
+
 function keep(item: OutboxItem): AppThunk {
-  return (dispatch) => {
+  return (dispatch, getState) => {
     dispatch(itemKept(item));
-    void outboxStorage.keep(item).then(() => dispatch(flushOutbox()));
+    const kept = outboxStorage.keep(item).catch(() => {
+      if (getState().outbox.some((one) => one.key === item.key))
+        dispatch(itemMarked({ key: item.key, adrift: true }));
+    });
+    // A full or hanging storage must not keep the reading from the server.
+    void Promise.race([kept, after(KEEPING_MS)]).then(() => dispatch(flushOutbox()));
   };
 }
 
-let flushing: Promise<void> | undefined;
-let retry: ReturnType<typeof setTimeout> | undefined;
+function after(ms: number): Promise<void> {
+  return new Promise((resolve) => setTimeout(resolve, ms));
+}
 
-/** Sends what is kept, in order, until it is empty or the server does not answer. */
+let flushing: Promise<void> | undefined;
+let again = false;
+let retry: ReturnType<typeof setTimeout> | undefined;
+let retryMs: number = RETRY_MS.first;
+
+/** Sends what is kept and one's own, in order; what fails by itself is stepped over and tried again later. */
 export function flushOutbox(): AppThunk<Promise<void>> {
   return (dispatch, getState) => {
-    flushing ??= sendAll(dispatch, getState).finally(() => {
-      flushing = undefined;
-      const left = getState().outbox.some((item) => item.status !== 'refused');
-      clearTimeout(retry);
-      if (left) retry = setTimeout(() => void dispatch(flushOutbox()), RETRY_MS);
-    });
+    if (flushing !== undefined) {
+      again = true;
+      return flushing;
+    }
+    flushing = sendAll(dispatch, getState)
+      .then((stored) => {
+        if (stored > 0) retryMs = RETRY_MS.first;
+      })
+      .finally(() => {
+        flushing = undefined;
+        clearTimeout(retry);
+        const left = waitingIn(getState());
+        // What was made while the last round was on its way goes out at once.
+        const isNew = again && left.some((item) => item.status === 'sending');
+        again = false;
+        if (isNew) void dispatch(flushOutbox());
+        else if (left.length === 0) retryMs = RETRY_MS.first;
+        else {
+          retry = setTimeout(() => void dispatch(flushOutbox()), retryMs);
+          retryMs = Math.min(retryMs * 2, RETRY_MS.longest);
+        }
+      });
     return flushing;
   };
 }
 
-async function sendAll(dispatch: AppDispatch, getState: () => RootState): Promise<void> {
+/** What can still be sent by whoever is signed in. */
+function waitingIn(state: RootState): OutboxItem[] {
+  const userId = userIdIn(state);
+  return state.outbox.filter((item) => item.status !== 'refused' && isOwn(item, userId));
+}
+
+/** One round over all items; answers how many were stored. */
+async function sendAll(dispatch: AppDispatch, getState: () => RootState): Promise<number> {
+  const tried = new Set<string>();
+  // A withdrawal never overtakes its own reading.
+  const behind = new Set<string>();
+  let stored = 0;
   for (;;) {
-    const item = getState().outbox.find((one) => one.status !== 'refused');
-    if (item === undefined) return;
+    const item = waitingIn(getState()).find((one) => !tried.has(one.key));
+    if (item === undefined) return stored;
+    tried.add(item.key);
+    if (behind.has(item.readingId)) continue;
     const outcome = await send(dispatch, item);
-    if (outcome.kind === 'stored') {
-      showStored(dispatch, item.jobId, outcome.view);
-      dispatch(forget(item.key));
-    } else if (outcome.kind === 'refused') {
-      dispatch(itemMarked({ key: item.key, status: 'refused', problem: outcome.problem }));
-    } else {
-      for (const one of getState().outbox)
-        if (one.status === 'sending') dispatch(itemMarked({ key: one.key, status: 'unsaved' }));
-      return;
+    switch (outcome.kind) {
+      case 'stored':
+        stored += 1;
+        if (outcome.view !== undefined) showStored(dispatch, item.jobId, outcome.view);
+        dispatch(forget(item.key));
+        break;
+      case 'refused':
+        dispatch(itemMarked({ key: item.key, status: 'refused', problem: outcome.problem }));
+        break;
+      case 'failed':
+        behind.add(item.readingId);
+        dispatch(itemMarked({ key: item.key, status: 'unsaved', problem: outcome.problem }));
+        break;
+      case 'unanswered':
+        for (const one of waitingIn(getState()))
+          if (one.status === 'sending') dispatch(itemMarked({ key: one.key, status: 'unsaved' }));
+        return stored;
     }
   }
 }
 
 type Outcome =
-  | { readonly kind: 'stored'; readonly view: ReadingView }
+  | { readonly kind: 'stored'; readonly view?: ReadingView }
   | { readonly kind: 'refused'; readonly problem: string }
+  /** The server failed at this item; the next one may go through. */
+  | { readonly kind: 'failed'; readonly problem: string }
+  /** Nothing gets through now. */
   | { readonly kind: 'unanswered' };
 
 async function send(dispatch: AppDispatch, item: OutboxItem): Promise<Outcome> {
-  const { jobId, readingId: id } = item;
+  const { jobId, readingId: id, by } = item;
   const result =
     item.kind === 'reading'
-      ? await dispatch(api.endpoints.putReading.initiate({ jobId, id, body: item.request }))
-      : await dispatch(api.endpoints.withdrawReading.initiate({ jobId, id }));
+      ? await dispatch(api.endpoints.putReading.initiate({ jobId, id, by, body: item.request }))
+      : await dispatch(api.endpoints.withdrawReading.initiate({ jobId, id, by }));
   if (result.data !== undefined) return { kind: 'stored', view: result.data };
+  return outcomeOf(item, result.error);
+}
+
+/** What waits for something else than a change of the item itself. */
+const LATER = new Set([401, 408, 421, 425, 429, 503]);
+
+function outcomeOf(item: OutboxItem, error: unknown): Outcome {
   const status =
-    result.error !== undefined && 'status' in result.error ? result.error.status : undefined;
-  // 401 waits for the user to sign in again; only what is wrong in itself is refused.
-  if (typeof status === 'number' && status >= 400 && status < 500 && status !== 401)
-    return { kind: 'refused', problem: problemText(result.error) };
-  return { kind: 'unanswered' };
+    typeof error === 'object' && error !== null && 'status' in error ? error.status : undefined;
+  if (typeof status !== 'number') return { kind: 'unanswered' };
+  if (LATER.has(status) || problemOf(error)?.type === 'other-user') return { kind: 'unanswered' };
+  // What the server never had needs no taking back.
+  if (item.kind === 'withdrawal' && status === 404) return { kind: 'stored' };
+  return { kind: status >= 500 ? 'failed' : 'refused', problem: problemText(error) };
 }
 
 /** Puts the stored reading into the cached list and tells the other tabs. */
@@ -119,8 +198,6 @@ function showStored(dispatch: AppDispatch, jobId: string, view: ReadingView): vo
       else list[at] = view;
     }),
   );
-  // What the reading says about the model's log was stored with it.
-  dispatch(api.util.invalidateTags(['Taps']));
   channel()?.postMessage({ jobId });
 }
 

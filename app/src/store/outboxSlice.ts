@@ -11,8 +11,12 @@ export type OutboxItem = {
   readonly key: string;
   readonly jobId: string;
   readonly readingId: string;
+  /** Who made it; it is sent as theirs or not at all. Left out in items from before this was noted. */
+  readonly by?: string;
   readonly status: OutboxStatus;
-  /** Why the server refused it. */
+  /** This device could not keep it: it is lost when the page is closed before it is saved. */
+  readonly adrift?: boolean;
+  /** Why the server refused it, or what went wrong with the last try. */
   readonly problem?: string;
 } & (
   { readonly kind: 'reading'; readonly request: ReadingRequest } | { readonly kind: 'withdrawal' }
@@ -35,14 +39,12 @@ const slice = createSlice({
     },
     itemMarked: (
       items,
-      action: PayloadAction<{ key: string; status: OutboxStatus; problem?: string }>,
+      action: PayloadAction<
+        { readonly key: string } & Partial<Pick<OutboxItem, 'status' | 'problem' | 'adrift'>>
+      >,
     ) => {
-      const { key, status, problem } = action.payload;
-      return items.map((item) =>
-        item.key === key
-          ? { ...item, status, ...(problem === undefined ? {} : { problem }) }
-          : item,
-      );
+      const { key, ...marks } = action.payload;
+      return items.map((item) => (item.key === key ? { ...item, ...marks } : item));
     },
     itemGone: (items, action: PayloadAction<string>) =>
       items.filter((item) => item.key !== action.payload),
@@ -51,3 +53,8 @@ const slice = createSlice({
 
 export const { outboxLoaded, itemKept, itemMarked, itemGone } = slice.actions;
 export const outboxReducer = slice.reducer;
+
+/** Whether an item is one that a person may send. */
+export function isOwn(item: OutboxItem, userId: string | undefined): boolean {
+  return item.by === undefined || item.by === userId;
+}

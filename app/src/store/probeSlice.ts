@@ -67,15 +67,15 @@ const slice = createSlice({
       const probing = all[action.payload.jobId];
       if (probing !== undefined) probing.lamp = action.payload.lamp;
     },
-    placeDeferred: (
+    placesDeferred: (
       all,
-      action: PayloadAction<{ jobId: string; place: StitchPlace; deferred: boolean }>,
+      action: PayloadAction<{ jobId: string; places: readonly StitchPlace[]; deferred: boolean }>,
     ) => {
-      const { jobId, place, deferred } = action.payload;
+      const { jobId, places, deferred } = action.payload;
       const probing = all[jobId];
       if (probing === undefined) return;
-      probing.cannot = probing.cannot.filter((one) => one !== place);
-      if (deferred) probing.cannot.push(place);
+      probing.cannot = probing.cannot.filter((one) => !places.includes(one));
+      if (deferred) probing.cannot.push(...places);
     },
   },
 });
@@ -85,7 +85,7 @@ export const {
   carChanged,
   carBroughtTo,
   slotTouched,
-  placeDeferred,
+  placesDeferred,
   untilChanged,
   lampChanged,
 } = slice.actions;

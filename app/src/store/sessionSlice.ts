@@ -1,4 +1,7 @@
-import { createSlice } from '@reduxjs/toolkit';
+import { createAction, createSlice } from '@reduxjs/toolkit';
+
+/** Somebody signed out, or somebody else signed in: what was loaded is not theirs. */
+export const signedOut = createAction('session/signedOut');
 
 /** Whether the server said that the session has ended. */
 const slice = createSlice({

@@ -3,7 +3,7 @@ import { loadPrefs, savePrefs } from './prefsSlice';
 import {
   carBroughtTo,
   carChanged,
-  placeDeferred,
+  placesDeferred,
   probeReducer,
   probingOpened,
   slotTouched,
@@ -26,12 +26,12 @@ describe('probing', () => {
   it('leaves places for later and takes them up again', () => {
     const later = probeReducer(
       opened,
-      placeDeferred({ jobId: 'j', place: 'asleep', deferred: true }),
+      placesDeferred({ jobId: 'j', places: ['asleep'], deferred: true }),
     );
     expect(later.j?.cannot).toEqual(['asleep']);
     const again = probeReducer(
       later,
-      placeDeferred({ jobId: 'j', place: 'asleep', deferred: false }),
+      placesDeferred({ jobId: 'j', places: ['asleep'], deferred: false }),
     );
     expect(again.j?.cannot).toEqual([]);
   });

@@ -25,4 +25,12 @@ export function useAppStart(): void {
       release();
     };
   }, [dispatch]);
+  const adrift = useAppSelector((state) => state.outbox.some((item) => item.adrift === true));
+  useEffect(() => {
+    if (!adrift) return undefined;
+    // What this device could not keep is gone with the page: the browser asks first.
+    const ask = (event: BeforeUnloadEvent): void => event.preventDefault();
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, [adrift]);
 }

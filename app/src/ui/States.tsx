@@ -27,6 +27,23 @@ export function Failed(props: { readonly what: string; readonly onRetry: () => v
   );
 }
 
+/** Shown when something could not be worked out on this device, with a way to try again. */
+export function NotWorkedOut(props: {
+  readonly what: string;
+  readonly problem: string | undefined;
+  readonly onRetry: () => void;
+}) {
+  if (props.problem === undefined) return null;
+  return (
+    <View role="alert" testID="not-worked-out" style={styles.line}>
+      <Words kind="small" style={styles.grow}>
+        ✕ {props.what} could not be worked out: {props.problem}. What you entered is kept.
+      </Words>
+      <ActionButton label="Try again" onPress={props.onRetry} />
+    </View>
+  );
+}
+
 /** Shown where nothing is yet, with what to do about it. */
 export function Empty(props: { readonly title: string; readonly text: string }) {
   return (
@@ -41,5 +58,7 @@ export function Empty(props: { readonly title: string; readonly text: string }) 
 
 const styles = StyleSheet.create({
   middle: { padding: SPACE.xl, gap: SPACE.m, alignItems: 'center', justifyContent: 'center' },
+  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
+  grow: { flex: 1 },
   centred: { textAlign: 'center', maxWidth: 420 },
 });

@@ -1,32 +1,28 @@
 import type { FindAdvice, FindSession } from '@lucky-thread/core/identify';
 import type { HarnessAdvice, HarnessSession } from '@lucky-thread/core/identify/harness';
 import type { MonthPlan } from '@lucky-thread/core/size/battery';
-import type { Remote } from 'comlink';
-import { proxy, wrap } from 'comlink';
+import { proxy } from 'comlink';
+import { keepLast } from './keepLast';
 import type { Planner } from './plan.worker';
 import type { PlanTaken, PracticeCar } from './practiseByPlan';
 import type { MonthAnswer } from './workOutMonth';
+import { workerLine } from './workerLine';
 
-let remote: Remote<Planner> | undefined;
+const planner = workerLine<Planner>(() => new Worker(new URL('./plan.worker.ts', import.meta.url)));
 
-function planner(): Remote<Planner> {
-  remote ??= wrap<Planner>(new Worker(new URL('./plan.worker.ts', import.meta.url)));
-  return remote;
-}
-
-/** Asks the worker for advice on a session; the worker is started at the first call. */
-export function askPlanner(session: FindSession): Promise<FindAdvice> {
-  return planner().advise(session);
-}
+/** Asks the worker for advice on a session; the answer to the last session is kept from screen to screen. */
+export const askPlanner: (session: FindSession) => Promise<FindAdvice> = keepLast(
+  (session: FindSession) => planner.ask(async (remote) => remote.advise(session)),
+);
 
 /** Asks the worker for advice on a bunch of wires. */
-export function askHarnessPlanner(session: HarnessSession): Promise<HarnessAdvice> {
-  return planner().adviseHarness(session);
-}
+export const askHarnessPlanner: (session: HarnessSession) => Promise<HarnessAdvice> = keepLast(
+  (session: HarnessSession) => planner.ask(async (remote) => remote.adviseHarness(session)),
+);
 
 /** Asks the worker for a month on a battery. */
-export async function askMonth(plan: MonthPlan): Promise<MonthAnswer> {
-  return planner().workOutMonth(plan);
+export function askMonth(plan: MonthPlan): Promise<MonthAnswer> {
+  return planner.ask(async (remote) => remote.workOutMonth(plan));
 }
 
 /** A long piece of work in the worker. */
@@ -42,13 +38,11 @@ export function askPractice(
   onProgress: (actions: number) => void,
 ): LongWork<PlanTaken> {
   let going = true;
-  const result = planner().practiseByPlan(
-    car,
-    proxy((actions: number) => {
-      if (going) onProgress(actions);
-      return going;
-    }),
-  );
+  const tell = proxy((actions: number) => {
+    if (going) onProgress(actions);
+    return going;
+  });
+  const result = planner.ask(async (remote) => remote.practiseByPlan(car, tell));
   return {
     result,
     cancel: () => {

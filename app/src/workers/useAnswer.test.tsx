@@ -28,9 +28,9 @@ describe('useAnswer', () => {
     const { result, rerender } = asking(ask);
     rerender({ question: 'two' });
     await act(async () => pending[0]?.answer('to one'));
-    expect(result.current).toEqual({ answer: undefined, thinking: true, problem: undefined });
+    expect(result.current).toMatchObject({ answer: undefined, thinking: true, problem: undefined });
     await act(async () => pending[1]?.answer('to two'));
-    expect(result.current).toEqual({ answer: 'to two', thinking: false, problem: undefined });
+    expect(result.current).toMatchObject({ answer: 'to two', thinking: false, problem: undefined });
   });
 
   it('keeps the last answer while it thinks about the next question', async () => {
@@ -49,6 +49,18 @@ describe('useAnswer', () => {
     rerender({ question: 'two' });
     await act(async () => pending[1]?.answer('well'));
     expect(result.current.problem).toBeUndefined();
+  });
+
+  it('asks the same question again when it is told to', async () => {
+    const { pending, ask } = slowWorker();
+    const { result } = asking(ask);
+    await act(async () => pending[0]?.fail(new Error('broken')));
+    expect(result.current).toMatchObject({ problem: 'broken', thinking: false });
+    await act(async () => result.current.retry());
+    expect(result.current).toMatchObject({ problem: undefined, thinking: true });
+    expect(pending.map((one) => one.question)).toEqual(['one', 'one']);
+    await act(async () => pending[1]?.answer('well'));
+    expect(result.current).toMatchObject({ answer: 'well', problem: undefined });
   });
 
   it('asks nothing while there is nothing to ask', () => {

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 
 /** What a worker has said about a question so far. */
 export interface Answered<Answer> {
@@ -8,6 +8,8 @@ export interface Answered<Answer> {
   readonly thinking: boolean;
   /** Why there is no answer. */
   readonly problem: string | undefined;
+  /** Asks the same question again, after a problem. */
+  readonly retry: () => void;
 }
 
 /**
@@ -21,23 +23,27 @@ export function useAnswer<Question, Answer>(
   ask: (question: Question) => Promise<Answer>,
 ): Answered<Answer> {
   const [given, setGiven] = useState<{ question: Question; answer: Answer }>();
-  const [problem, setProblem] = useState<string>();
+  const [tries, setTries] = useState(0);
+  const [failed, setFailed] = useState<{ question: Question; tries: number; problem: string }>();
   useEffect(() => {
     if (question === undefined) return undefined;
     let current = true;
     ask(question).then(
       (answer) => {
-        if (!current) return;
-        setProblem(undefined);
-        setGiven({ question, answer });
+        if (current) setGiven({ question, answer });
       },
       (error: unknown) => {
-        if (current) setProblem(error instanceof Error ? error.message : String(error));
+        const problem = error instanceof Error ? error.message : String(error);
+        if (current) setFailed({ question, tries, problem });
       },
     );
     return () => {
       current = false;
     };
-  }, [question, ask]);
-  return { answer: given?.answer, thinking: given?.question !== question, problem };
+  }, [question, ask, tries]);
+  const retry = useCallback(() => setTries((count) => count + 1), []);
+  const problem =
+    failed?.question === question && failed?.tries === tries ? failed?.problem : undefined;
+  const thinking = problem === undefined && given?.question !== question;
+  return { answer: given?.answer, thinking, problem, retry };
 }

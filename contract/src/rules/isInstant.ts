@@ -1,6 +1,6 @@
 const FORM = /^(\d{4})-(\d{2})-(\d{2})T(\d{2}):(\d{2}):(\d{2})(\.\d{1,6})?(Z|[+-]\d{2}:\d{2})$/;
-/** First and last year of a moment that the log takes: no phone's clock is meant to be outside. */
-const YEARS = [2000, 2199] as const;
+/** First and last year of a moment that the log takes; a phone whose clock was lost begins in 1970. */
+const YEARS = [1970, 2199] as const;
 
 /**
  * Whether a value is a moment as RFC 3339 writes it, with a day that exists. Week and ordinal dates of ISO 8601 are

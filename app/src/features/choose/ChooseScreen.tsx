@@ -7,7 +7,7 @@ import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
 import { Screen } from '../../ui/Screen';
 import { SideBySide } from '../../ui/SideBySide';
-import { Loading } from '../../ui/States';
+import { Loading, NotWorkedOut } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import { slotsOf } from '@lucky-thread/work';
@@ -62,6 +62,7 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
       }
     >
       {change.problem !== undefined && <Caution testID="job-problem">{change.problem}</Caution>}
+      <NotWorkedOut what="What each slot is" problem={finding.problem} onRetry={finding.retry} />
       <SetComparison
         sets={sets}
         feeds={feeds}

@@ -1,6 +1,7 @@
 import { toCoreReading } from '@lucky-thread/contract';
+import type { Verdict } from '@lucky-thread/core/identify';
 import type { Slot } from '@lucky-thread/core/vehicle';
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import type { ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { withdraw } from '../../store/outbox';
@@ -9,10 +10,12 @@ import { useAppDispatch } from '../../store/store';
 import { ActionButton } from '../../ui/ActionButton';
 import { Choice } from '../../ui/Choice';
 import { useWide } from '../../ui/Screen';
+import { NotWorkedOut } from '../../ui/States';
 import { useShortcuts } from '../../ui/useShortcuts';
 import { usePalette } from '../../ui/ThemeProvider';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
+import { useSteadyList } from '../../workers/useSteady';
 import type { JobContext } from '../job/useJob';
 import { slotsOf } from '@lucky-thread/work';
 import { FindTools } from './FindTools';
@@ -48,7 +51,7 @@ export function FindScreen({ context, onFilled }: FindScreenProps) {
       <FindTools
         context={context}
         finding={finding}
-        onLimit={(places, left) => places.forEach((place) => defer(place, left))}
+        onLimit={(places, left) => void defer(places, left)}
       />
     ),
     map: <PanelMap context={context} finding={finding} />,
@@ -110,6 +113,11 @@ interface PartProps {
   readonly finding: Finding;
 }
 
+/** What a verdict is about. */
+function sourceOf(verdict: Verdict): string {
+  return verdict.sourceId;
+}
+
 function PanelMap({ context, finding }: PartProps) {
   const dispatch = useAppDispatch();
   const { job, model, taps } = context;
@@ -118,11 +126,12 @@ function PanelMap({ context, finding }: PartProps) {
   const [panelId, setPanelId] = useState<string>();
   const panels = model.panels;
   const panel = panels.find((one) => one.id === panelId) ?? panels[0];
-  const verdicts = useMemo(
-    () => new Map(advice?.verdicts.map((verdict) => [verdict.sourceId, verdict]) ?? []),
-    [advice],
-  );
+  const verdicts = useSteadyList(advice?.verdicts, sourceOf);
   const wanted = new Set(advice?.next.kind === 'visit' ? advice.next.visit.sourceIds : []);
+  const touch = useCallback(
+    (slotId: string) => void dispatch(slotTouched({ jobId, slotId })),
+    [dispatch, jobId],
+  );
   if (panel === undefined) return <Words soft>This model has no panel yet.</Words>;
   return (
     <View style={styles.stack}>
@@ -145,7 +154,7 @@ function PanelMap({ context, finding }: PartProps) {
         selectedId={probing.slotId}
         wantedIds={wanted}
         loggedIds={new Set(taps.map((tap) => tap.slotId))}
-        onTouch={(slotId) => dispatch(slotTouched({ jobId, slotId }))}
+        onTouch={touch}
       />
     </View>
   );
@@ -160,9 +169,7 @@ function ProbeDock({ context, finding, onFilled }: PartProps & { onFilled: () =>
   const slot = slotsOf(context.model).find((one) => one.id === probing.slotId);
   return (
     <View style={styles.tight}>
-      {finding.problem !== undefined && (
-        <Words kind="small">✕ The plan could not be worked out: {finding.problem}</Words>
-      )}
+      <NotWorkedOut what="The plan" problem={finding.problem} onRetry={finding.retry} />
       <NextDock
         next={advice?.next}
         thinking={thinking}
@@ -174,7 +181,7 @@ function ProbeDock({ context, finding, onFilled }: PartProps & { onFilled: () =>
           // The plan may name another slot first once the car is there.
           follow();
         }}
-        onDefer={defer}
+        onDefer={(place, left) => void defer([place], left)}
       />
       {slot === undefined ? (
         <Words kind="small" soft>

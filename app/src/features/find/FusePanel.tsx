@@ -103,7 +103,7 @@ export function FusePanel(props: FusePanelProps) {
                   wanted={props.wantedIds.has(slot.id)}
                   logged={props.loggedIds.has(slot.id)}
                   zoom={zoom}
-                  onPress={() => props.onTouch(slot.id)}
+                  onTouch={props.onTouch}
                 />
               </View>
             ))}

@@ -2,6 +2,7 @@ import { screenSlot } from '@lucky-thread/core/choose';
 import type { Verdict } from '@lucky-thread/core/identify';
 import type { Slot } from '@lucky-thread/core/vehicle';
 import { FUNCTION_NAMES } from '@lucky-thread/core/vehicle';
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
 import { HatchFill } from '../../ui/Caution';
@@ -22,11 +23,12 @@ export interface SlotCellProps {
   /** The model's log names it. */
   readonly logged: boolean;
   readonly zoom: number;
-  readonly onPress: () => void;
+  /** Called with the slot's id; the same function from drawing to drawing, or every cell is drawn anew. */
+  readonly onTouch: (slotId: string) => void;
 }
 
 /** One slot on the panel: position, rating, legend, and the stitch of what is known. */
-export function SlotCell(props: SlotCellProps) {
+export const SlotCell = memo(function SlotCell(props: SlotCellProps) {
   const palette = usePalette();
   const { slot, verdict, zoom } = props;
   const blocked = screenSlot(slot).class === 'block';
@@ -39,7 +41,7 @@ export function SlotCell(props: SlotCellProps) {
       testID={`slot-${slot.id}`}
       role="button"
       aria-pressed={props.selected}
-      onPress={props.onPress}
+      onPress={() => props.onTouch(slot.id)}
       style={[
         styles.cell,
         {
@@ -98,7 +100,7 @@ export function SlotCell(props: SlotCellProps) {
       </View>
     </TouchableRipple>
   );
-}
+});
 
 /** A long word is set smaller rather than broken, px at zoom 1. */
 function legendSize(legend: string | undefined): number {

@@ -6,10 +6,12 @@ import { FRESH, probingOpened } from '../../store/probeSlice';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { askPlanner } from '../../workers/planner';
 import { useAnswer } from '../../workers/useAnswer';
+import { useSteady } from '../../workers/useSteady';
 import type { JobContext } from '../job/useJob';
 import { findSessionOf } from '@lucky-thread/work';
 import type { ReadingRow } from './jobReadings';
 import { countingRows, useJobReadings } from './jobReadings';
+import { toCoreReading } from '@lucky-thread/contract';
 
 /** Everything the Find screen and those after it know. */
 export interface Finding {
@@ -21,6 +23,8 @@ export interface Finding {
   readonly thinking: boolean;
   /** Why there is no advice. */
   readonly problem: string | undefined;
+  /** Asks for it again. */
+  readonly retry: () => void;
 }
 
 /** Readings, probing state and the identification's advice on a job. Taken up where the last reading left the car. */
@@ -39,7 +43,21 @@ export function useFind(context: JobContext): Finding {
     (): Probing => known ?? { ...FRESH, state: lastState ?? PARKED, cannot: deferred },
     [known, lastState, deferred],
   );
-  const session = useMemo(() => findSessionOf(context, rows, probing), [context, rows, probing]);
-  const { answer, thinking, problem } = useAnswer(session, askPlanner);
-  return { rows, probing, advice: answer, thinking, problem };
+  const { job, model, taps } = context;
+  const { state, cannot, until, lamp } = probing;
+  // Where the thumb is, whether a reading is saved yet, and data fetched anew that say the same are no new question.
+  const session = useSteady(
+    useMemo(
+      () =>
+        findSessionOf({ job, model, taps }, countingRows(rows).map(toCoreReading), {
+          state,
+          cannot,
+          until,
+          lamp,
+        }),
+      [job, model, taps, rows, state, cannot, until, lamp],
+    ),
+  );
+  const { answer, thinking, problem, retry } = useAnswer(session, askPlanner);
+  return { rows, probing, advice: answer, thinking, problem, retry };
 }

@@ -4,6 +4,7 @@ import { takeReading, withdraw } from '../../store/outbox';
 import { useAppDispatch } from '../../store/store';
 import { ActionButton } from '../../ui/ActionButton';
 import { useWide } from '../../ui/Screen';
+import { NotWorkedOut } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
 import { WithDock } from '../../ui/WithDock';
 import { Words } from '../../ui/Words';
@@ -121,9 +122,7 @@ function Dock(props: DockProps) {
   const last = countingRows(finding.rows).at(-1);
   return (
     <View style={styles.tight}>
-      {finding.problem !== undefined && (
-        <Words kind="small">✕ The plan could not be worked out: {finding.problem}</Words>
-      )}
+      <NotWorkedOut what="The plan" problem={finding.problem} onRetry={finding.retry} />
       <HarnessDock
         advice={advice}
         thinking={finding.thinking}

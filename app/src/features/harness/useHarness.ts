@@ -10,6 +10,7 @@ import { PARKED } from '@lucky-thread/core/vehicle';
 import { useMemo } from 'react';
 import { askHarnessPlanner } from '../../workers/planner';
 import { useAnswer } from '../../workers/useAnswer';
+import { useSteady } from '../../workers/useSteady';
 import type { ReadingRow } from '../find/jobReadings';
 import { countingRows, useJobReadings } from '../find/jobReadings';
 import type { JobContext } from '../job/useJob';
@@ -21,6 +22,7 @@ export interface HarnessFinding {
   readonly advice: HarnessAdvice | undefined;
   readonly thinking: boolean;
   readonly problem: string | undefined;
+  readonly retry: () => void;
 }
 
 /** Where hands, clip and car are. */
@@ -67,10 +69,11 @@ export function useHarness(context: JobContext, bench: HarnessBench): HarnessFin
 /** Asks the worker; an answer to an older question is dropped. */
 export function useHarnessAdvice(
   session: HarnessSession,
-): Pick<HarnessFinding, 'advice' | 'thinking' | 'problem'> {
-  const { answer, thinking, problem } = useAnswer(
-    session.wires.length === 0 ? undefined : session,
+): Pick<HarnessFinding, 'advice' | 'thinking' | 'problem' | 'retry'> {
+  const steady = useSteady(session);
+  const { answer, thinking, problem, retry } = useAnswer(
+    steady.wires.length === 0 ? undefined : steady,
     askHarnessPlanner,
   );
-  return { advice: answer, thinking, problem };
+  return { advice: answer, thinking, problem, retry };
 }

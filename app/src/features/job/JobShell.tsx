@@ -3,6 +3,7 @@ import { Slot, useLocalSearchParams, usePathname, useRouter } from 'expo-router'
 import { createContext, useContext } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
+import { Guard } from '../../ui/Guard';
 import { JobThread } from '../../ui/JobThread';
 import { useWide } from '../../ui/Screen';
 import { Failed, Loading } from '../../ui/States';
@@ -31,14 +32,19 @@ export function useJobContext(): JobContext {
 export function JobShell() {
   const { jobId } = useLocalSearchParams<{ jobId: string }>();
   const { context, failed, retry } = useJob(jobId);
+  const path = usePathname();
   if (failed) return <Failed what="The job" onRetry={retry} />;
   if (context === undefined) return <Loading what="the job" />;
   return (
     <Context.Provider value={context}>
-      <JobHeader context={context} />
+      <Guard what="The job’s heading">
+        <JobHeader context={context} />
+      </Guard>
       <OutboxNotice />
       <View style={styles.fill}>
-        <Slot />
+        <Guard key={path} what="This screen">
+          <Slot />
+        </Guard>
       </View>
     </Context.Provider>
   );

@@ -3,8 +3,10 @@ import { PLACE_WORDS } from '@lucky-thread/core/vehicle';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
-import { useJobsQuery } from '../../store/api';
+import { useJobsInfiniteQuery } from '../../store/api';
 import { ActionButton } from '../../ui/ActionButton';
+import { Caution } from '../../ui/Caution';
+import { Guard } from '../../ui/Guard';
 import { JobThread } from '../../ui/JobThread';
 import { Screen } from '../../ui/Screen';
 import { Empty, Failed, Loading } from '../../ui/States';
@@ -15,11 +17,16 @@ import { isDone, knotsOf, nextActionOf } from './phases';
 
 /** All jobs of the shop, each with its thread and what to do next. */
 export function JobsScreen() {
-  const jobs = useJobsQuery(undefined, { refetchOnMountOrArgChange: true, refetchOnFocus: true });
+  const jobs = useJobsInfiniteQuery(undefined, {
+    refetchOnMountOrArgChange: true,
+    refetchOnFocus: true,
+  });
   const router = useRouter();
   if (jobs.isError && jobs.data === undefined)
     return <Failed what="The jobs" onRetry={() => void jobs.refetch()} />;
   if (jobs.data === undefined) return <Loading what="the jobs" />;
+  const shown = jobs.data.pages.flatMap((page) => page.jobs);
+  const unreadable = jobs.data.pages.flatMap((page) => page.unreadable);
   return (
     <Screen
       testID="jobs"
@@ -33,17 +40,32 @@ export function JobsScreen() {
       }
     >
       <Words kind="title">Jobs</Words>
-      {jobs.data.length === 0 && (
+      {shown.length === 0 && unreadable.length === 0 && (
         <Empty
           title="No job yet"
           text="A job follows one thread: vehicle, device, find, choose, size, build, prove, log. Start one below."
         />
       )}
       <View role="list">
-        {jobs.data.map((job) => (
-          <JobRow key={job.id} job={job} onOpen={() => router.navigate(openAt(job))} />
+        {shown.map((job) => (
+          <Guard key={job.id} what={`Job ${job.id}`}>
+            <JobRow job={job} onOpen={() => router.navigate(openAt(job))} />
+          </Guard>
         ))}
       </View>
+      {unreadable.length > 0 && (
+        <Caution testID="unreadable">
+          {`${unreadable.length === 1 ? 'One job' : `${unreadable.length} jobs`} cannot be shown: what is stored is damaged. Nothing was deleted. Tell whoever looks after the server: ${unreadable.join(', ')}.`}
+        </Caution>
+      )}
+      {jobs.hasNextPage && (
+        <ActionButton
+          label="Show older jobs"
+          testID="more-jobs"
+          disabled={jobs.isFetching}
+          onPress={() => void jobs.fetchNextPage()}
+        />
+      )}
     </Screen>
   );
 }

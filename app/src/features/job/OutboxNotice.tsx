@@ -1,5 +1,7 @@
 import { StyleSheet, View } from 'react-native';
+import { userIdIn } from '../../store/currentUser';
 import { flushOutbox } from '../../store/outbox';
+import { outboxSentence } from '../../store/outboxSentence';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { ActionButton } from '../../ui/ActionButton';
 import { usePalette } from '../../ui/ThemeProvider';
@@ -10,10 +12,8 @@ import { Words } from '../../ui/Words';
 export function OutboxNotice() {
   const dispatch = useAppDispatch();
   const palette = usePalette();
-  const unsaved = useAppSelector(
-    (state) => state.outbox.filter((item) => item.status === 'unsaved').length,
-  );
-  if (unsaved === 0) return null;
+  const sentence = useAppSelector((state) => outboxSentence(state.outbox, userIdIn(state)));
+  if (sentence === undefined) return null;
   return (
     <View
       role="status"
@@ -21,8 +21,7 @@ export function OutboxNotice() {
       style={[styles.notice, { backgroundColor: palette.sunken, borderColor: palette.line }]}
     >
       <Words kind="small" style={styles.text}>
-        {unsaved === 1 ? '1 entry is' : `${unsaved} entries are`} not saved yet: kept on this device
-        and retried.
+        {sentence}
       </Words>
       <ActionButton kind="quiet" label="Retry" onPress={() => void dispatch(flushOutbox())} />
     </View>

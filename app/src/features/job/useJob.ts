@@ -1,12 +1,12 @@
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import type { JobView, ModelView, ShopSettings, TapPointView } from '@lucky-thread/contract';
-import { useJobQuery, useModelQuery, useShopQuery, useTapsQuery } from '../../store/api';
+import { useJobQuery, useJobTapsQuery, useModelQuery, useShopQuery } from '../../store/api';
 
 /** A job with everything its screens need. */
 export interface JobContext {
   readonly job: JobView;
   readonly model: ModelView;
-  /** The model's log. */
+  /** What others logged on the model, the newest of each slot, and what this job logged. */
   readonly taps: readonly TapPointView[];
   /** How the shop works. */
   readonly settings: ShopSettings;
@@ -22,7 +22,7 @@ export function useJob(jobId: string): {
   const modelId = job.data?.vehicle.modelId;
   const model = useModelQuery(modelId ?? '', { skip: modelId === undefined });
   const shop = useShopQuery();
-  const taps = useTapsQuery(modelId ?? '', { skip: modelId === undefined });
+  const taps = useJobTapsQuery(jobId);
   const context =
     job.data !== undefined && model.data !== undefined && taps.data !== undefined
       ? {
@@ -38,9 +38,8 @@ export function useJob(jobId: string): {
     failed: context === undefined && (job.isError || model.isError || taps.isError),
     retry: () => {
       void job.refetch();
-      if (modelId === undefined) return;
-      void model.refetch();
       void taps.refetch();
+      if (modelId !== undefined) void model.refetch();
     },
   };
 }

@@ -11,8 +11,8 @@ export interface JobChange {
   readonly setPlan: (plan: FeedPlanInput[]) => Promise<boolean>;
   /** Stores any other change; true when stored. */
   readonly change: (change: Omit<UpdateJobRequest, 'version'>) => Promise<boolean>;
-  /** Stores a phase reached (and a plan with it) and opens its screen. */
-  readonly goTo: (phase: Phase, plan?: FeedPlanInput[]) => Promise<void>;
+  /** Stores a phase reached (and a plan with it) and opens its screen; true when it went there. */
+  readonly goTo: (phase: Phase, plan?: FeedPlanInput[]) => Promise<boolean>;
   readonly busy: boolean;
   /** Why the last change was not stored. */
   readonly problem: string | undefined;
@@ -41,8 +41,10 @@ export function useJobChange(job: JobView): JobChange {
     goTo: async (phase, plan) => {
       const reached = furthest(job.phase, phase);
       const same = reached === job.phase && plan === undefined;
-      if (same || (await send({ phase: reached, ...(plan === undefined ? {} : { plan }) })))
-        router.navigate(`/jobs/${job.id}/${phase}`);
+      const stored =
+        same || (await send({ phase: reached, ...(plan === undefined ? {} : { plan }) }));
+      if (stored) router.navigate(`/jobs/${job.id}/${phase}`);
+      return stored;
     },
     busy: isLoading,
     problem,

@@ -11,10 +11,12 @@ import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
 import { Field } from '../../ui/Field';
 import { Screen } from '../../ui/Screen';
+import { NotWorkedOut } from '../../ui/States';
 import { Stitch } from '../../ui/Stitch';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import { supplyLandmark } from '../build/BuildScreen';
+import type { Finding } from '../find/useFind';
 import { useFind } from '../find/useFind';
 import { MissingTaps } from '../job/MissingTaps';
 import type { TappedFeed } from '@lucky-thread/work';
@@ -26,6 +28,7 @@ import { TapPointCard } from '../vehicles/TapPointCard';
 /** Log: what was proven becomes the model's knowledge. */
 export function LogScreen({ context }: { readonly context: JobContext }) {
   const router = useRouter();
+  const finding = useFind(context);
   const tapped = tappedFeeds(context);
   const logged = context.taps.filter((tap) => tap.jobId === context.job.id);
   const isLogged = (feedId: string): boolean => context.job.loggedFeedIds.includes(feedId);
@@ -50,8 +53,15 @@ export function LogScreen({ context }: { readonly context: JobContext }) {
           Logged. The next job on this model starts with {logged.length === 1 ? 'it' : 'them'}.
         </Words>
       )}
+      <NotWorkedOut what="What each slot is" problem={finding.problem} onRetry={finding.retry} />
       {open.map((one, index) => (
-        <LogCard key={one.feed.id} context={context} tapped={one} first={index === 0} />
+        <LogCard
+          key={one.feed.id}
+          context={context}
+          finding={finding}
+          tapped={one}
+          first={index === 0}
+        />
       ))}
       {logged.map((tap) => (
         <TapPointCard key={tap.id} tap={tap} model={context.model} />
@@ -60,9 +70,13 @@ export function LogScreen({ context }: { readonly context: JobContext }) {
   );
 }
 
-function LogCard(props: { context: JobContext; tapped: TappedFeed; first: boolean }) {
-  const { context, tapped } = props;
-  const finding = useFind(context);
+function LogCard(props: {
+  context: JobContext;
+  finding: Finding;
+  tapped: TappedFeed;
+  first: boolean;
+}) {
+  const { context, finding, tapped } = props;
   const [logTap, { isLoading }] = useLogTapMutation();
   const [note, setNote] = useState('');
   const [problem, setProblem] = useState<string>();

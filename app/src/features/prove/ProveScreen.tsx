@@ -9,6 +9,7 @@ import { Caution } from '../../ui/Caution';
 import { Screen } from '../../ui/Screen';
 import { usePalette } from '../../ui/ThemeProvider';
 import { RADIUS, SPACE } from '../../ui/tokens';
+import { NotWorkedOut } from '../../ui/States';
 import { Words } from '../../ui/Words';
 import { useFind } from '../find/useFind';
 import { MissingTaps } from '../job/MissingTaps';
@@ -51,6 +52,7 @@ export function ProveScreen({ context }: { readonly context: JobContext }) {
       }
     >
       {change.problem !== undefined && <Caution testID="job-problem">{change.problem}</Caution>}
+      <NotWorkedOut what="What each slot is" problem={finding.problem} onRetry={finding.retry} />
       <Caution>
         Cranking and running: neutral or park, brake on, nobody near belts and fan, never in a
         closed room. A remote start can happen unannounced: hood shut first.

@@ -1,9 +1,13 @@
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { View } from 'react-native';
-import { useSessionQuery, useSignOutMutation } from '../../store/api';
+import { api, useSessionQuery, useSignOutMutation } from '../../store/api';
 import { prefsChanged } from '../../store/prefsSlice';
+import { problemText } from '../../store/problemText';
+import { signedOut } from '../../store/sessionSlice';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { ActionButton } from '../../ui/ActionButton';
+import { Caution } from '../../ui/Caution';
 import { Choice } from '../../ui/Choice';
 import { Screen } from '../../ui/Screen';
 import { Words } from '../../ui/Words';
@@ -17,7 +21,16 @@ export function ShopScreen() {
   const dispatch = useAppDispatch();
   const router = useRouter();
   const [signOut] = useSignOutMutation();
+  const [problem, setProblem] = useState<string>();
   const user = session.data?.user;
+  const leave = async (): Promise<void> => {
+    const result = await signOut();
+    // Without an answer the session still stands: saying “signed out” would not be true.
+    if (result.error !== undefined) return setProblem(problemText(result.error));
+    router.replace('/sign-in');
+    dispatch(signedOut());
+    dispatch(api.util.resetApiState());
+  };
   return (
     <Screen testID="shop">
       <View>
@@ -49,10 +62,11 @@ export function ShopScreen() {
         onChange={(units) => dispatch(prefsChanged({ units }))}
       />
       <ShopWays />
+      {problem !== undefined && <Caution testID="sign-out-problem">{problem}</Caution>}
       <ActionButton
         label={unsaved > 0 ? `Sign out (${unsaved} entries stay on this device)` : 'Sign out'}
         testID="sign-out"
-        onPress={() => void signOut().then(() => router.replace('/sign-in'))}
+        onPress={() => void leave()}
       />
     </Screen>
   );

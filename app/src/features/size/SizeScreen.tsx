@@ -1,5 +1,6 @@
 import type { FeedPlanInput } from '@lucky-thread/contract';
-import { useState } from 'react';
+import type { Drafts } from '../../store/draftsSlice';
+import { draftsStored, planDrafted } from '../../store/draftsSlice';
 import { prefsChanged } from '../../store/prefsSlice';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { ActionButton } from '../../ui/ActionButton';
@@ -9,12 +10,19 @@ import { Screen } from '../../ui/Screen';
 import { SideBySide } from '../../ui/SideBySide';
 import { useJobReadings } from '../find/jobReadings';
 import { MissingTaps } from '../job/MissingTaps';
+import type { TappedFeed } from '@lucky-thread/work';
 import { slotFeeds, tappedFeeds } from '@lucky-thread/work';
 import type { JobContext } from '../job/useJob';
 import { useJobChange } from '../job/useJobChange';
 import { FeedSheetCard } from './FeedSheetCard';
 import { feedSizeOf } from '@lucky-thread/work';
 import { planProblems } from './planProblems';
+
+/** The plan as it is being typed; what was typed for another slot is no longer meant. */
+function draftOf({ feed, plan }: TappedFeed, drafts: Drafts[string] | undefined): FeedPlanInput {
+  const draft = drafts?.[feed.id];
+  return draft?.slotId === plan.slotId ? draft : plan;
+}
 
 /** Size: one sheet per tapped feed, from source to fuse, wire and joint. */
 export function SizeScreen({ context }: { readonly context: JobContext }) {
@@ -23,13 +31,11 @@ export function SizeScreen({ context }: { readonly context: JobContext }) {
   const change = useJobChange(context.job);
   const { rows } = useJobReadings(context.job.id);
   const tapped = tappedFeeds(context);
-  const [plans, setPlans] = useState<Readonly<Record<string, FeedPlanInput>>>(() =>
-    Object.fromEntries(tapped.map(({ feed, plan }) => [feed.id, plan])),
-  );
+  const drafts = useAppSelector((state) => state.drafts[context.job.id]);
   if (tapped.length < slotFeeds(context).length) return <MissingTaps />;
 
   const sheets = tapped.map((one) => {
-    const plan = plans[one.feed.id] ?? one.plan;
+    const plan = draftOf(one, drafts);
     const problems = planProblems(plan, units);
     const clean = Object.keys(problems).length === 0;
     return {
@@ -58,10 +64,12 @@ export function SizeScreen({ context }: { readonly context: JobContext }) {
           testID="go-build"
           disabled={!ready || change.busy}
           onPress={() =>
-            void change.goTo(
-              'build',
-              sheets.map(({ plan }) => plan),
-            )
+            void change
+              .goTo(
+                'build',
+                sheets.map(({ plan }) => plan),
+              )
+              .then((stored) => stored && dispatch(draftsStored(context.job.id)))
           }
         />
       }
@@ -88,7 +96,7 @@ export function SizeScreen({ context }: { readonly context: JobContext }) {
             plan={plan}
             problems={problems}
             size={size}
-            onPlan={(changed) => setPlans({ ...plans, [one.feed.id]: changed })}
+            onPlan={(changed) => dispatch(planDrafted({ jobId: context.job.id, plan: changed }))}
           />
         ))}
       </SideBySide>

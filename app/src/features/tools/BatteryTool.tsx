@@ -14,6 +14,7 @@ import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
 import { ChargeChart } from '../../ui/charts/ChargeChart';
+import { NotWorkedOut } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import { Figure } from '../size/SizeResult';
@@ -81,13 +82,13 @@ function MonthCard(props: {
   readonly onSettings: (cutOffV: number, timerHours: number | undefined) => void;
 }) {
   const { plan } = props;
-  const { answer, problem } = useMonth(plan);
+  const { answer, problem, retry } = useMonth(plan);
   const needed = useMemo(() => chargeForCrank(plan.battery), [plan.battery]);
   const { cutOffV } = plan.load;
   return (
     <Card testID="month">
       <Words kind="heading">A month of this</Words>
-      {problem !== undefined && <Caution>{problem}</Caution>}
+      <NotWorkedOut what="The month" problem={problem} onRetry={retry} />
       {answer === undefined ? (
         <Words soft>Working it out…</Words>
       ) : (

@@ -29,6 +29,6 @@ const SCREENS: Record<ToolId, ComponentType> = {
 
 /** One tool by its address; an unknown address shows them all. */
 export function ToolScreen({ tool }: { readonly tool: string }) {
-  const Tool = tool in SCREENS ? SCREENS[tool as ToolId] : ToolsScreen;
+  const Tool = Object.hasOwn(SCREENS, tool) ? SCREENS[tool as ToolId] : ToolsScreen;
   return <Tool />;
 }

@@ -13,8 +13,8 @@ export function CsvExchange({ modelId }: { readonly modelId: string }) {
   const [importTaps, { isLoading }] = useImportTapsMutation();
   const [said, setSaid] = useState<string>();
   const [problems, setProblems] = useState<readonly FieldProblem[]>([]);
-  const read = async (csv: string): Promise<void> => {
-    const result = await importTaps({ modelId, csv });
+  const read = async (file: Blob): Promise<void> => {
+    const result = await importTaps({ modelId, file });
     const problem = problemOf(result.error);
     setProblems(problem?.errors ?? []);
     if (result.data === undefined)
@@ -34,7 +34,7 @@ export function CsvExchange({ modelId }: { readonly modelId: string }) {
           testID="export"
           onPress={() => window.location.assign(`/api/models/${modelId}/taps.csv`)}
         />
-        <FilePicker label="Import CSV" disabled={isLoading} onText={(csv) => void read(csv)} />
+        <FilePicker label="Import CSV" disabled={isLoading} onFile={read} />
       </View>
       {said !== undefined && (
         <View role="status">
@@ -52,16 +52,19 @@ export function CsvExchange({ modelId }: { readonly modelId: string }) {
 }
 
 /** A button that opens the browser's own file dialog. */
-function FilePicker(props: { label: string; disabled: boolean; onText: (text: string) => void }) {
+function FilePicker(props: {
+  label: string;
+  disabled: boolean;
+  onFile: (file: Blob) => Promise<void>;
+}) {
   const id = useId();
   const change = (event: ChangeEvent<HTMLInputElement>): void => {
     const input = event.target;
     const file = input.files?.[0];
     if (file === undefined) return;
-    void file.text().then((text) => {
+    void props.onFile(file).finally(() => {
       // The same file may be chosen again after it was mended.
       input.value = '';
-      props.onText(text);
     });
   };
   return (

@@ -1,5 +1,7 @@
 import { StyleSheet, View } from 'react-native';
-import { useModelQuery, useTapsQuery } from '../../store/api';
+import { useModelQuery, useTapsInfiniteQuery } from '../../store/api';
+import { ActionButton } from '../../ui/ActionButton';
+import { Guard } from '../../ui/Guard';
 import { Screen } from '../../ui/Screen';
 import { Empty, Failed, Loading } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
@@ -10,7 +12,7 @@ import { TapPointCard } from './TapPointCard';
 /** A vehicle model: where its panels are and what the log knows. */
 export function ModelScreen({ modelId }: { readonly modelId: string }) {
   const model = useModelQuery(modelId);
-  const taps = useTapsQuery(modelId, { refetchOnMountOrArgChange: true });
+  const taps = useTapsInfiniteQuery(modelId, { refetchOnMountOrArgChange: true });
   if (model.isError || taps.isError)
     return (
       <Failed
@@ -21,6 +23,7 @@ export function ModelScreen({ modelId }: { readonly modelId: string }) {
   if (model.data === undefined || taps.data === undefined)
     return <Loading what="the vehicle model" />;
   const view = model.data;
+  const logged = taps.data.pages.flatMap((page) => page.taps);
   return (
     <Screen testID="model">
       <View>
@@ -30,13 +33,25 @@ export function ModelScreen({ modelId }: { readonly modelId: string }) {
         </Words>
       </View>
       <Words kind="heading">Tap points</Words>
-      {taps.data.length === 0 ? (
+      {logged.length === 0 ? (
         <Empty
           title="Nothing logged yet"
           text="The first proven tap of this model will stand here, with its readings."
         />
       ) : (
-        taps.data.map((tap) => <TapPointCard key={tap.id} tap={tap} model={view} />)
+        logged.map((tap) => (
+          <Guard key={tap.id} what={`Tap point ${tap.slotId}`}>
+            <TapPointCard tap={tap} model={view} />
+          </Guard>
+        ))
+      )}
+      {taps.hasNextPage && (
+        <ActionButton
+          label="Show more"
+          testID="more-taps"
+          disabled={taps.isFetching}
+          onPress={() => void taps.fetchNextPage()}
+        />
       )}
       <CsvExchange modelId={modelId} />
       <Words kind="heading">Fuse panels</Words>

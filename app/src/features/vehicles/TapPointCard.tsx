@@ -34,7 +34,7 @@ export function TapPointCard({
   const panel = model.panels.find((one) => one.slots.some((slot) => slot.id === tap.slotId));
   const slot = panel?.slots.find((one) => one.id === tap.slotId);
   const against = tap.observations.filter((one) => one.kind === 'contradicted');
-  const confirmed = tap.observations.length - against.length;
+  const confirmed = tap.confirmedJobs;
   return (
     <Card testID={`tap-${tap.slotId}`}>
       <View style={styles.head}>
@@ -72,7 +72,7 @@ export function TapPointCard({
             ? `model year ${tap.yearFrom}`
             : `${tap.yearFrom}–${tap.yearTo}`,
           ...(confirmed > 0
-            ? [`${confirmed} reading${confirmed === 1 ? '' : 's'} for it since`]
+            ? [`confirmed on ${confirmed} job${confirmed === 1 ? '' : 's'} since`]
             : []),
         ].join(' · ')}
       </Words>
