@@ -16,6 +16,12 @@ module.exports = {
       setupFilesAfterEnv: patience,
     },
     {
+      displayName: 'work',
+      rootDir: 'work',
+      preset: 'jest-expo/node',
+      setupFilesAfterEnv: patience,
+    },
+    {
       displayName: 'app',
       rootDir: 'app',
       preset: 'jest-expo',

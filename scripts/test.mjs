@@ -1,6 +1,7 @@
 import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import { runChaos } from './chaos/chaos.mjs';
 import { checkFormat, checkLint, checkTypes } from './lib/checks.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
 import { main, say } from './lib/console.mjs';
@@ -22,13 +23,17 @@ main(async () => {
     await ensureNpmPackages();
     await ensureChromium();
     results.push(...(await checkFormat()), ...(await checkLint()), ...(await checkTypes()));
-    results.push(...(await jest('Unit tests', ['core', 'contract', 'app'])));
+    results.push(...(await jest('Unit tests', ['core', 'contract', 'work', 'app'])));
     say('Starting a throw-away database');
     cluster = await throwAwayCluster();
     const env = { ...process.env, TEST_DATABASE_URL: cluster.url, WEB_FOLDER };
     results.push(...(await jest('Server tests', ['server'], env)));
     await ensureWebBuild();
     results.push(...(await jest('Browser tests', ['e2e'], env)));
+    say('Killing parts under load');
+    results.push(
+      ...(await runChaos({ rounds: 3, writers: 100, targets: ['server', 'database', 'all'] })),
+    );
   } finally {
     await stop();
   }

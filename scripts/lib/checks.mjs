@@ -2,7 +2,7 @@ import { say } from './console.mjs';
 import { bin, run } from './run.mjs';
 
 /** Packages whose types are checked. */
-const TYPED = ['core', 'contract', 'server', 'app', 'e2e', 'benchmarks'];
+const TYPED = ['core', 'contract', 'work', 'server', 'app', 'e2e', 'benchmarks'];
 
 async function check(name, args) {
   say(name);

@@ -32,7 +32,11 @@ export async function withThrowAwayDemo(work) {
       env: { DATABASE_URL: cluster.url, PORT: String(port), WEB_FOLDER, DEMO: '1' },
     });
     try {
-      return await work({ base: `http://127.0.0.1:${port}`, databaseUrl: cluster.url });
+      return await work({
+        base: `http://127.0.0.1:${port}`,
+        databaseUrl: cluster.url,
+        serverPid: server.pid,
+      });
     } finally {
       await server.stop();
     }

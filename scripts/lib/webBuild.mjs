@@ -16,6 +16,7 @@ const SOURCES = [
   'app/babel.config.js',
   'core/src',
   'contract/src',
+  'work/src',
   'package-lock.json',
 ];
 

@@ -63,7 +63,7 @@ export const PARKED: VehicleState = {
  * Which state the car is in after one change.
  *
  * Leaving "off" wakes the car; going to "off" starts the retained period, which is over at once if the door stands
- * open; putting the car to sleep switches key and lamps off, as it would not sleep otherwise.
+ * open; putting the car to sleep switches key and lamps off and shuts the door, as it would not sleep otherwise.
  */
 export function nextState(state: VehicleState, change: StateChange): VehicleState {
   switch (change.kind) {
@@ -90,7 +90,7 @@ export function nextState(state: VehicleState, change: StateChange): VehicleStat
       return {
         key: 'off',
         lamps: false,
-        driverDoor: state.driverDoor,
+        driverDoor: 'closed',
         doorOpenedSinceKeyOff: true,
         asleep: true,
       };

@@ -8,6 +8,9 @@ import pg from 'pg';
 /** The real application on a database of its own: server process, built web app, demo data. */
 export interface Application {
   readonly base: string;
+  readonly databaseUrl: string;
+  /** The server's process. */
+  readonly serverPid: number;
   /** Kills the server outright, as a power cut would. */
   readonly kill: () => Promise<void>;
   /** Starts it again on the same port and database. */
@@ -40,6 +43,10 @@ export async function startApplication(): Promise<Application> {
   let child = await launch(env);
   return {
     base: `http://127.0.0.1:${port}`,
+    databaseUrl: url.href,
+    get serverPid() {
+      return child.pid ?? 0;
+    },
     kill: () => end(child, 'SIGKILL'),
     start: async () => {
       child = await launch(env);

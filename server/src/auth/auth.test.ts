@@ -1,3 +1,4 @@
+import { scryptSync } from 'node:crypto';
 import type { SessionView } from '@lucky-thread/contract';
 import type { TestServer } from '../testing/testServer';
 import { startTestServer } from '../testing/testServer';
@@ -65,6 +66,21 @@ describe('passwords', () => {
     expect(one).not.toBe(two);
     expect(await passwordMatches('thread', one)).toBe(true);
     expect(await passwordMatches('threat', two)).toBe(false);
-    expect(await passwordMatches('thread', 'plain')).toBe(false);
+    for (const odd of [
+      'plain',
+      'scrypt$',
+      'scrypt$99$8$1$a$b',
+      'scrypt$14$8$x$a$b',
+      'scrypt$14$8$5$a',
+    ])
+      expect(await passwordMatches('thread', odd)).toBe(false);
+  });
+
+  it('match hashes from before their cost was written into them', async () => {
+    const salt = Buffer.alloc(16, 7);
+    const key = scryptSync('thread', salt, 32, { N: 2 ** 16, r: 8, p: 2, maxmem: 2 ** 28 });
+    const before = `scrypt$${salt.toString('base64url')}$${key.toString('base64url')}`;
+    expect(await passwordMatches('thread', before)).toBe(true);
+    expect(await passwordMatches('threat', before)).toBe(false);
   });
 });

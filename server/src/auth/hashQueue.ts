@@ -1,14 +1,14 @@
 import { Problem } from '../http/problem';
 
-/** Hashes at once: each takes a quarter of a second and 64 MB, and the other requests want their share. */
+/** Hashes at once: each takes a quarter of a second of one core, and the other requests want their share. */
 const AT_ONCE = 2;
 /** Most that wait; whoever comes after them is asked to come again. */
-const MOST_WAITING = 20;
+const MOST_WAITING = 4;
 
 /**
  * Lets a few pieces of work run at once and some wait.
  *
- * @throws Problem 503 when too many wait already.
+ * @throws Problem 429 when too many wait already.
  */
 export function newHashQueue(): <T>(work: () => Promise<T>) => Promise<T> {
   let running = 0;
@@ -34,6 +34,6 @@ function tooBusy(): Problem {
     type: 'sign-in-busy',
     title: 'Too many people are signing in',
     detail: 'Try again in a moment.',
-    status: 503,
+    status: 429,
   });
 }

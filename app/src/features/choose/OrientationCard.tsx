@@ -5,7 +5,7 @@ import { describeValue } from '@lucky-thread/core/identify';
 import type { NeedRole } from '@lucky-thread/core/identify';
 import { CONTINUOUS_SHARE } from '@lucky-thread/core/size';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
-import { describeState, placeOf, stateAt } from '@lucky-thread/core/vehicle';
+import { PLACE_WORDS, describeState, placeOf, stateAt } from '@lucky-thread/core/vehicle';
 import { StyleSheet, View } from 'react-native';
 import { carBroughtTo } from '../../store/probeSlice';
 import { useAppDispatch } from '../../store/store';
@@ -74,7 +74,7 @@ export function OrientationCard({ context, finding, tapped }: OrientationCardPro
       )}
       {!there && (
         <ActionButton
-          label={`Fuse out, then ${describeState(stateAt(place))}: the car is there`}
+          label={`Fuse is out, and it is: ${PLACE_WORDS[place]}`}
           testID={`live-place-${feed.id}`}
           onPress={() => dispatch(carBroughtTo({ jobId: context.job.id, state: stateAt(place) }))}
         />

@@ -55,27 +55,23 @@ export const SlotCell = memo(function SlotCell(props: SlotCellProps) {
     >
       <View style={styles.inside}>
         <View style={styles.top}>
-          <Words kind="code" style={{ fontSize: 14 * zoom }}>
+          <Words kind="code" style={lines(14, zoom)}>
             {slot.position}
           </Words>
-          <Words kind="code" soft style={{ fontSize: 13 * zoom }}>
+          <Words kind="code" soft style={lines(13, zoom)}>
             {slot.ratingA === undefined ? '–' : `${slot.ratingA}A`}
           </Words>
         </View>
         <Words
           kind="label"
           lines={2}
-          style={{
-            fontSize: legendSize(slot.legend) * zoom,
-            lineHeight: 17 * zoom,
-            letterSpacing: 0,
-          }}
+          style={{ ...lines(legendSize(slot.legend), zoom), letterSpacing: 0 }}
         >
           {slot.legend ?? '· · ·'}
         </Words>
         {blocked ? (
           <View style={styles.evidence}>
-            <Words kind="code" style={{ fontSize: 14 * zoom }}>
+            <Words kind="code" style={lines(14, zoom)}>
               NEVER
             </Words>
             <View style={styles.hatch}>
@@ -84,7 +80,7 @@ export const SlotCell = memo(function SlotCell(props: SlotCellProps) {
           </View>
         ) : (
           <View style={styles.evidence}>
-            <Words kind="code" lines={1} style={{ fontSize: 14 * zoom }}>
+            <Words kind="code" lines={1} style={lines(14, zoom)}>
               {code ?? (props.logged ? 'IN LOG' : ' ')}
             </Words>
             {verdict !== undefined && (
@@ -101,6 +97,11 @@ export const SlotCell = memo(function SlotCell(props: SlotCellProps) {
     </TouchableRipple>
   );
 });
+
+/** Type of a size at a zoom; its lines shrink with it, so that two of them never reach into what stands below. */
+function lines(sizePx: number, zoom: number): { fontSize: number; lineHeight: number } {
+  return { fontSize: sizePx * zoom, lineHeight: Math.max(sizePx + 1, 15) * zoom };
+}
 
 /** A long word is set smaller rather than broken, px at zoom 1. */
 function legendSize(legend: string | undefined): number {

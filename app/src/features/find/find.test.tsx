@@ -22,6 +22,12 @@ jest.mock('../../store/outboxStorage', () => ({
   },
 }));
 
+// What is sent later is none of this file's business.
+beforeAll(() => {
+  jest.useFakeTimers({ doNotFake: ['setImmediate', 'queueMicrotask', 'nextTick', 'Date'] });
+});
+afterAll(() => jest.useRealTimers());
+
 function slot(position: string, legend: string | undefined, column: number): Slot {
   return {
     id: `dash/${position}`,

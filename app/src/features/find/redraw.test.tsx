@@ -1,0 +1,99 @@
+import { act } from '@testing-library/react-native';
+import type { Verdict } from '@lucky-thread/core/identify';
+import { judge } from '@lucky-thread/core/identify';
+import type { Panel, Slot } from '@lucky-thread/core/vehicle';
+import { useState } from 'react';
+import { renderInApp } from '../../testing/render';
+import { useSteadyList } from '../../workers/useSteady';
+import { FusePanel } from './FusePanel';
+
+const mockDrawn: string[] = [];
+jest.mock('../../ui/Words', () => {
+  const { Words } = jest.requireActual<typeof import('../../ui/Words')>('../../ui/Words');
+  return {
+    Words: (props: Parameters<typeof Words>[0]) => {
+      if (typeof props.children === 'string' && /^F\d+$/.test(props.children))
+        mockDrawn.push(props.children);
+      return Words(props);
+    },
+  };
+});
+
+const SLOTS = Array.from({ length: 12 }, (_, column) => ({
+  id: `dash/F${column}`,
+  position: `F${column}`,
+  legend: 'ACC',
+  ratingA: 10,
+  family: 'mini',
+  column,
+  row: 0,
+  lie: 'tall',
+  contacts: [],
+  clearance: 'clear',
+})) as unknown as Slot[];
+const PANEL = {
+  id: 'dash',
+  name: 'Dash',
+  location: '',
+  access: [],
+  columns: 12,
+  rows: 1,
+  slots: SLOTS,
+} as Panel;
+const touch = (): void => undefined;
+const none: ReadonlySet<string> = new Set();
+
+/** The verdicts as a worker sends them: the same, and every time another object. */
+function verdicts(): Verdict[] {
+  return SLOTS.map((slot) =>
+    JSON.parse(
+      JSON.stringify(
+        judge(
+          {
+            id: slot.id,
+            name: slot.position,
+            legend: 'ACC',
+            fitted: true,
+            tappable: true,
+            logged: undefined,
+          },
+          [],
+        ),
+      ),
+    ),
+  ) as Verdict[];
+}
+
+let select: (id: string) => void;
+let answer: (verdicts: readonly Verdict[]) => void;
+function Map() {
+  const [selectedId, setSelected] = useState<string>();
+  const [list, setList] = useState<readonly Verdict[]>(verdicts);
+  select = setSelected;
+  answer = setList;
+  const byId = useSteadyList(list, (one) => one.sourceId);
+  return (
+    <FusePanel
+      panel={PANEL}
+      verdicts={byId}
+      selectedId={selectedId}
+      wantedIds={none}
+      loggedIds={none}
+      onTouch={touch}
+    />
+  );
+}
+
+it('a touch draws the cell it leaves and the one it comes to, an answer those it changes', async () => {
+  renderInApp(<Map />);
+  expect(mockDrawn.length).toBeGreaterThanOrEqual(12);
+  await act(async () => select('dash/F1'));
+  mockDrawn.length = 0;
+  await act(async () => select('dash/F2'));
+  expect([...new Set(mockDrawn)].sort()).toEqual(['F1', 'F2']);
+  mockDrawn.length = 0;
+  const [first, ...others] = verdicts();
+  if (first === undefined) throw new Error('there is a verdict');
+  await act(async () => answer([{ ...first, status: 'open' }, ...others]));
+  expect([...new Set(mockDrawn)]).toEqual(['F0']);
+});
