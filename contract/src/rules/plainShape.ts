@@ -22,7 +22,6 @@ const PATH_CHARACTERS = 120;
 /** Keys that mean something to the language itself. */
 const RESERVED = new Set(['__proto__', 'constructor', 'prototype']);
 /** C0 controls save tab, line feed and carriage return: PostgreSQL takes no NUL, and no text of ours has the others. */
-// eslint-disable-next-line no-control-regex -- control characters are what is looked for
 const CONTROL = /[\u0000-\u0008\u000B\u000C\u000E-\u001F]/;
 
 interface Step {

@@ -1,6 +1,7 @@
 import { act, renderHook } from '@testing-library/react-native';
 import type { JobView, ModelView, ReadingRequest, ReadingView } from '@lucky-thread/contract';
 import { DEFAULT_SETTINGS, seenOf } from '@lucky-thread/contract';
+import type * as Identify from '@lucky-thread/core/identify';
 import type { FindSession } from '@lucky-thread/core/identify';
 import { PARKED } from '@lucky-thread/core/vehicle';
 import type { ReactNode } from 'react';
@@ -15,9 +16,7 @@ import { useFind } from './useFind';
 
 const mockAsked: FindSession[] = [];
 jest.mock('../../workers/planner', () => {
-  const { advise } = jest.requireActual<typeof import('@lucky-thread/core/identify')>(
-    '@lucky-thread/core/identify',
-  );
+  const { advise } = jest.requireActual<typeof Identify>('@lucky-thread/core/identify');
   return {
     askPlanner: async (session: FindSession) => {
       mockAsked.push(session);
@@ -67,8 +66,14 @@ const REQUEST: ReadingRequest = {
   takenAt: '2026-05-04T10:00:00.000Z',
 };
 
+let opened: AppStore | undefined;
+afterEach(() => {
+  opened?.dispatch(api.util.resetApiState());
+});
+
 async function finding(): Promise<{ store: AppStore; again: () => Promise<void> }> {
   const store = makeStore();
+  opened = store;
   await store.dispatch(api.util.upsertQueryData('readings', JOB_ID, []));
   const wrapper = (props: { readonly children: ReactNode }) => (
     <Provider store={store}>{props.children}</Provider>

@@ -2,14 +2,15 @@ import { act } from '@testing-library/react-native';
 import type { Verdict } from '@lucky-thread/core/identify';
 import { judge } from '@lucky-thread/core/identify';
 import type { Panel, Slot } from '@lucky-thread/core/vehicle';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { renderInApp } from '../../testing/render';
+import type * as WordsModule from '../../ui/Words';
 import { useSteadyList } from '../../workers/useSteady';
 import { FusePanel } from './FusePanel';
 
 const mockDrawn: string[] = [];
 jest.mock('../../ui/Words', () => {
-  const { Words } = jest.requireActual<typeof import('../../ui/Words')>('../../ui/Words');
+  const { Words } = jest.requireActual<typeof WordsModule>('../../ui/Words');
   return {
     Words: (props: Parameters<typeof Words>[0]) => {
       if (typeof props.children === 'string' && /^F\d+$/.test(props.children))
@@ -64,13 +65,18 @@ function verdicts(): Verdict[] {
   ) as Verdict[];
 }
 
-let select: (id: string) => void;
-let answer: (verdicts: readonly Verdict[]) => void;
+/** What the test does to the map from outside. */
+const hands: {
+  select?: (id: string) => void;
+  answer?: (verdicts: readonly Verdict[]) => void;
+} = {};
 function Map() {
   const [selectedId, setSelected] = useState<string>();
   const [list, setList] = useState<readonly Verdict[]>(verdicts);
-  select = setSelected;
-  answer = setList;
+  useEffect(() => {
+    hands.select = setSelected;
+    hands.answer = setList;
+  }, []);
   const byId = useSteadyList(list, (one) => one.sourceId);
   return (
     <FusePanel
@@ -87,13 +93,13 @@ function Map() {
 it('a touch draws the cell it leaves and the one it comes to, an answer those it changes', async () => {
   renderInApp(<Map />);
   expect(mockDrawn.length).toBeGreaterThanOrEqual(12);
-  await act(async () => select('dash/F1'));
+  await act(async () => hands.select?.('dash/F1'));
   mockDrawn.length = 0;
-  await act(async () => select('dash/F2'));
+  await act(async () => hands.select?.('dash/F2'));
   expect([...new Set(mockDrawn)].sort()).toEqual(['F1', 'F2']);
   mockDrawn.length = 0;
   const [first, ...others] = verdicts();
   if (first === undefined) throw new Error('there is a verdict');
-  await act(async () => answer([{ ...first, status: 'open' }, ...others]));
+  await act(async () => hands.answer?.([{ ...first, status: 'open' }, ...others]));
   expect([...new Set(mockDrawn)]).toEqual(['F0']);
 });
