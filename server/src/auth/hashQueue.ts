@@ -3,7 +3,7 @@ import { Problem } from '../http/problem';
 /** Hashes at once: each takes a quarter of a second of one core, and the other requests want their share. */
 const AT_ONCE = 2;
 /** Most that wait; whoever comes after them is asked to come again. */
-const MOST_WAITING = 4;
+const MOST_WAITING = 2;
 
 /**
  * Lets a few pieces of work run at once and some wait.
