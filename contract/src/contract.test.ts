@@ -175,8 +175,7 @@ it('turns feeds into needs, ground left out', () => {
   expect(needsOf({ name: 'X', feeds }).map((need) => need.id)).toEqual(['a']);
 });
 
-it('counts what later jobs saw once per job', () => {
-  const observation = (jobId: string) => ({ kind: 'contradicted', jobId, reading: {} });
+it('weighs a tap point by the jobs that spoke of it and the places that were seen', () => {
   const tap = {
     trim: 'Base',
     market: '',
@@ -184,10 +183,12 @@ it('counts what later jobs saw once per job', () => {
       { place: 'off', mark: 'high', values: [] },
       { place: 'crank', mark: 'loose', values: [] },
     ],
-    observations: [observation('1'), observation('1'), observation('2')],
+    confirmedJobs: 3,
+    contradictedJobs: 2,
+    observations: [],
   } as unknown as TapPointView;
   const claim = toTapClaim(tap);
-  expect(claim.contradicted).toBe(2);
+  expect([claim.confirmed, claim.contradicted]).toEqual([3, 2]);
   expect(claim.seen).toEqual(['off']);
   expect(claim.applicability.trims).toEqual(['Base']);
 });

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { userIdIn } from './currentUser';
 import { flushOutbox, followOtherTabs, openOutbox } from './outbox';
 import { loadPrefs, savePrefs } from './prefsSlice';
 import type { AppStore } from './store';
@@ -25,6 +26,11 @@ export function useAppStart(): void {
       release();
     };
   }, [dispatch]);
+  // Entries are sent as their maker's: they go out once it is known who that is.
+  const userId = useAppSelector(userIdIn);
+  useEffect(() => {
+    if (userId !== undefined) void dispatch(flushOutbox());
+  }, [dispatch, userId]);
   const adrift = useAppSelector((state) => state.outbox.some((item) => item.adrift === true));
   useEffect(() => {
     if (!adrift) return undefined;

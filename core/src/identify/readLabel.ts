@@ -1,16 +1,20 @@
 import type { CircuitFunction } from '../vehicle';
 import { CIRCUIT_FUNCTIONS } from '../vehicle';
+import type { LegendPosterior, LegendReading } from './legend/reader';
+import { readTokens } from './legend/reader';
+import { tokensOf } from './legend/tokens';
 import type { FunctionWeights, LexiconEntry, SafetyClass } from './lexicon';
-import { LEXICON } from './lexicon';
 
 /** Probability of every function; sums to 1. */
 export type FunctionPrior = Readonly<Record<CircuitFunction, number>>;
 
 /** What a printed legend says before anything was measured. */
 export interface LabelReading {
-  /** Entries recognised, most dangerous first. */
+  /** Circuits that it may name, most dangerous first. */
   readonly entries: readonly LexiconEntry[];
   readonly safety: SafetyClass;
+  /** Probability that it names something that must not be touched, 0 to 1. */
+  readonly danger: number;
   /** What it probably is, or why it cannot be told. */
   readonly meaning: string;
   /** Why it is blocked or needs care; undefined when free. */
@@ -36,125 +40,107 @@ const UNLABELLED: FunctionPrior = normalise({
 });
 /** How much of the prior a recognised label sets; legends are wrong or from another revision now and then. */
 const LABEL_TRUST = 0.87;
+/** From this chance of danger on a legend is blocked, whatever harmless words stand in it. */
+const BLOCKED = 0.3;
+/** From this chance on it is not harmless either: the handbook has to say which of its readings it is. */
+const DOUBTFUL = 0.06;
+/** A legend whose words more probably name nothing is not read. */
+const NOTHING = 0.5;
+/** From this chance on a reading that wants care decides. */
+const CAREFUL = 0.3;
+/** Readings below this are not worth showing. */
+const TRACE = 0.1;
 
 const SEVERITY: Record<SafetyClass, number> = { block: 3, caution: 2, unknown: 1, free: 0 };
 
-interface Term {
-  readonly words: readonly string[];
-  readonly entry: LexiconEntry;
-}
-
-/** Terms by their first word, longest first, so that a legend looks up only what can match. */
-const TERMS_BY_WORD: ReadonlyMap<string, readonly Term[]> = indexTerms();
-
-function indexTerms(): Map<string, Term[]> {
-  const index = new Map<string, Term[]>();
-  for (const entry of LEXICON)
-    for (const text of entry.terms) {
-      const words = wordsOf(text);
-      const first = words[0] ?? '';
-      index.set(first, [...(index.get(first) ?? []), { words, entry }]);
-    }
-  for (const terms of index.values())
-    terms.sort((left, right) => right.words.length - left.words.length);
-  return index;
-}
-
 /**
  * What a legend suggests: a prior over functions and a safety class. A legend is a prior, never a finding; a label
- * that is not understood is `unknown`, not harmless.
+ * that is not understood is `unknown`, not harmless. Danger outweighs: a word that may well be dangerous blocks the
+ * whole legend.
  *
  * @example readLabel('P/OUTLET').safety // 'free'
  * @example readLabel('A/BAG').safety // 'block'
  */
 export function readLabel(legend: string | undefined): LabelReading {
-  const words = wordsOf(legend);
-  if (words.length === 0)
-    return unknown('No legend that can be read: ask for the handbook’s entry before using it.');
-  const entries = matchEntries(words).sort(
-    (left, right) => SEVERITY[right.safety] - SEVERITY[left.safety],
-  );
-  const worst = entries[0];
-  if (worst === undefined)
-    return unknown(`“${legend ?? ''}” is not in the lexicon: unknown, not harmless.`);
+  const tokens = tokensOf(legend);
+  if (tokens.length === 0)
+    return unknown('No legend that can be read: ask for the handbook’s entry before using it.', 0);
+  const posterior = readTokens(tokens);
+  const likely = posterior.readings.filter(({ probability }) => probability >= TRACE);
+  const { danger } = posterior;
+  if (danger < BLOCKED && (posterior.nothing > NOTHING || likely.length === 0))
+    return unknown(`“${legend ?? ''}” can’t be read: unknown, not harmless.`, danger);
+  if (danger < BLOCKED && danger >= DOUBTFUL)
+    return unknown(
+      `“${legend ?? ''}” ${couldBe(posterior)}: ask for the handbook’s entry.`,
+      danger,
+    );
+  const entries = likely
+    .filter(({ entry }) => danger < BLOCKED || entry.safety === 'block')
+    .map(({ entry }) => entry)
+    .sort((left, right) => SEVERITY[right.safety] - SEVERITY[left.safety]);
+  return read(entries.length > 0 ? entries : worstOf(posterior), posterior);
+}
+
+function read(entries: readonly LexiconEntry[], posterior: LegendPosterior): LabelReading {
+  const { danger, readings } = posterior;
+  const decisive =
+    danger >= BLOCKED
+      ? entries.find((entry) => entry.safety === 'block')
+      : readings.find(
+          ({ entry, probability }) => entry.safety === 'caution' && probability >= CAREFUL,
+        )?.entry;
   return {
     entries,
-    safety: worst.safety,
-    meaning: entries.map((entry) => entry.meaning).join('; '),
-    reason: worst.reason,
-    prior: (entries.length === 1 ? PRIORS.get(worst) : undefined) ?? blend(entries),
+    safety: danger >= BLOCKED ? 'block' : decisive === undefined ? 'free' : 'caution',
+    danger,
+    meaning: [...new Set(entries.map((entry) => entry.meaning))].join('; '),
+    reason: decisive?.reason,
+    prior: blend(readings.filter(({ entry }) => entries.includes(entry))),
   };
+}
+
+/** Dangerous readings that are many and each rare: the likeliest of them. */
+function worstOf({ readings }: LegendPosterior): LexiconEntry[] {
+  return readings
+    .filter(({ entry }) => entry.safety === 'block')
+    .slice(0, 1)
+    .map(({ entry }) => entry);
+}
+
+/** The readings that stay open, in words. */
+function couldBe({ readings }: LegendPosterior): string {
+  const safe = readings.find(({ entry }) => entry.safety !== 'block');
+  const bad = readings.find(({ entry }) => entry.safety === 'block');
+  return `could be ${[safe, bad].flatMap((one) => one?.entry.meaning ?? []).join(' or ')}`;
 }
 
 /** Reads each legend once; for sessions that ask again and again. */
 export function labelReader(): (legend: string | undefined) => LabelReading {
   const known = new Map<string | undefined, LabelReading>();
   return (legend) => {
-    const read = known.get(legend) ?? readLabel(legend);
-    known.set(legend, read);
-    return read;
+    const made = known.get(legend) ?? readLabel(legend);
+    known.set(legend, made);
+    return made;
   };
 }
 
-function unknown(reason: string): LabelReading {
-  return { entries: [], safety: 'unknown', meaning: 'not known', reason, prior: UNLABELLED };
+function unknown(reason: string, danger: number): LabelReading {
+  return {
+    entries: [],
+    safety: 'unknown',
+    danger,
+    meaning: 'not known',
+    reason,
+    prior: UNLABELLED,
+  };
 }
 
-/** Upper-case words without accents or punctuation, letters and digits apart: `Kl30-b` is `KL`, `30`, `B`. */
-function wordsOf(legend: string | undefined): string[] {
-  const plain = (legend ?? '').normalize('NFD').replace(/[\u0300-\u036f]/g, '');
-  return plain.toUpperCase().match(/[A-Z]+|[0-9]+/g) ?? [];
-}
-
-/** Each word of the legend is spent once, on the longest term that starts there. */
-function matchEntries(words: readonly string[]): LexiconEntry[] {
-  const found: LexiconEntry[] = [];
-  for (let at = 0; at < words.length;) {
-    const term = longestAt(words, at);
-    const entries = term === undefined ? compoundEntries(words[at] ?? '') : [term.entry];
-    found.push(...entries.filter((entry) => !found.includes(entry)));
-    at += term?.words.length ?? 1;
-  }
-  return found;
-}
-
-/** Terms from so many letters are also known as the beginning of a longer word, plurals and compounds. */
-const STEM_LETTERS = 5;
-/** Dangerous ones from so many letters anywhere in it: a compound says what it is about at its end. */
-const INNER_LETTERS = 6;
-
-const STEMS: readonly { readonly stem: string; readonly entry: LexiconEntry }[] = LEXICON.flatMap(
-  (entry) =>
-    entry.terms
-      .filter((term) => term.length >= STEM_LETTERS && !term.includes(' '))
-      .map((stem) => ({ stem, entry })),
-);
-
-/** What an unknown long word is made of, e.g. `BATTERIESENSOR`. */
-function compoundEntries(word: string): LexiconEntry[] {
-  if (word.length <= STEM_LETTERS) return [];
-  return STEMS.filter(({ stem, entry }) =>
-    entry.safety === 'block' && stem.length >= INNER_LETTERS
-      ? word.includes(stem)
-      : word.startsWith(stem),
-  ).map(({ entry }) => entry);
-}
-
-function longestAt(words: readonly string[], at: number): Term | undefined {
-  return TERMS_BY_WORD.get(words[at] ?? '')?.find((term) =>
-    term.words.every((part, offset) => words[at + offset] === part),
-  );
-}
-
-/** What each entry alone suggests, worked out once: most legends match one. */
-const PRIORS: ReadonlyMap<LexiconEntry, FunctionPrior> = new Map(
-  LEXICON.map((entry) => [entry, blend([entry])]),
-);
-
-function blend(entries: readonly LexiconEntry[]): FunctionPrior {
+function blend(readings: readonly LegendReading[]): FunctionPrior {
   const sum: FunctionWeights = {};
-  for (const { weights } of entries)
-    for (const name of CIRCUIT_FUNCTIONS) sum[name] = (sum[name] ?? 0) + (weights[name] ?? 0);
+  for (const { entry, probability } of readings)
+    for (const name of CIRCUIT_FUNCTIONS)
+      sum[name] = (sum[name] ?? 0) + probability * (entry.weights[name] ?? 0);
   return believedOf(sum);
 }
 

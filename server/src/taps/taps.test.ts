@@ -198,6 +198,10 @@ describe('the log and the next job', () => {
     expect(await seenBy(next.id)).toMatchObject([{ id: tap.id, confirmedJobs: 0 }]);
     const third = await visitor.job();
     expect(await seenBy(third.id)).toMatchObject([{ id: tap.id, confirmedJobs: 1 }]);
+    // However often a job says it, it is one job that says it.
+    await visitor.put(`/jobs/${next.id}/readings/${uuidv7()}`, readingBody('dash/F5', 12.2));
+    const [twice] = await seenBy(third.id);
+    expect([twice?.confirmedJobs, twice?.observations.length]).toEqual([1, 2]);
   });
 
   it('does not let a job confirm itself', async () => {

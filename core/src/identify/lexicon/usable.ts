@@ -15,7 +15,7 @@ import {
 /** Circuits that may serve where their function fits. Meanings are common practice. */
 export const USABLE: readonly LexiconEntry[] = [
   free(
-    'ACC|ACC 2|ACC B|ACC RLY|ACCESS|ACCESSORY|KL 15R|15R|15 R|ZUBEHOER|ACCESSOIRES|ACCESORIOS',
+    'ACC|ACC 2|ACC B|ACC RLY|ACCESS|ACCESSORY|KL 15R|15R|15 R|75|KL 75|ZUBEHOER|ACCESSOIRES|ACCESORIOS',
     'accessory',
     ACCESSORY,
   ),
@@ -107,7 +107,7 @@ export const USABLE: readonly LexiconEntry[] = [
     },
   ),
   free(
-    'CAM|CAMERA|RVC|PDC|PARK ASSIST|PARK AID|PARKING AID|SONAR|EINPARKH|AIDE PARK|AYUDA APARC',
+    'CAMERA|RVC|PDC|PARK ASSIST|PARK AID|PARKING AID|SONAR|EINPARKH|AIDE PARK|AYUDA APARC',
     'camera, parking aid',
     { ignitionRun: 4, ignitionRunCrank: 2, accessory: 2 },
   ),
