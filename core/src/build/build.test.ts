@@ -15,16 +15,17 @@ describe('tapSteps', () => {
   const steps = tapSteps([TAP, { ...TAP, feedName: 'Memory', position: 'F6' }]);
   const at = (id: string): number => steps.findIndex((step) => step.id === id);
 
-  it('keeps the order of the trade: route, ground, key off, one tap at a time, prove before trim', () => {
+  it('keeps the order of the trade: route, ground, key off, far ends, one tap at a time, all added fuses last, prove before trim', () => {
     const order = [
       'mount',
       'ground',
       'off',
+      'far-end',
       'lead-F5',
       'fit-F5',
-      'fuse-F5',
       'lead-F6',
       'fit-F6',
+      'fuse-F5',
       'fuse-F6',
       'prove',
       'close',
@@ -35,7 +36,8 @@ describe('tapSteps', () => {
   it('takes the battery off after reading and on before proving, where that is the shop’s school', () => {
     const order = tapSteps([TAP], 'disconnect first').map((step) => step.id);
     expect(order.indexOf('disconnect')).toBe(order.indexOf('off') + 1);
-    expect(order.indexOf('reconnect')).toBe(order.indexOf('prove') - 1);
+    expect(order.indexOf('reconnect')).toBe(order.indexOf('fuse-F5') - 1);
+    expect(order.indexOf('fuse-F5')).toBe(order.indexOf('prove') - 1);
     expect(steps.some((step) => step.id === 'disconnect')).toBe(false);
   });
 

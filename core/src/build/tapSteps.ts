@@ -25,8 +25,8 @@ export interface WorkStep {
 }
 
 /**
- * The order of work for fuse taps: ground and route before power, key off before any fuse moves, one tap at a time,
- * added fuses last, proofs before the trim goes back. Common practice; the vehicle maker's service information comes first.
+ * The order of work for fuse taps: ground and route before power, far ends connected or capped, key off before any fuse
+ * moves, one tap at a time, all added fuses last, proofs before the trim goes back. Common practice; the vehicle maker's service information comes first.
  *
  * @param battery the shop's school: negative off while wiring, or on with every live end capped
  */
@@ -56,6 +56,11 @@ export function tapSteps(
           ),
         ]
       : []),
+    step(
+      'far-end',
+      'Connect every lead at the device, or cap its end, before any fuse goes in.',
+      'A lead whose far end is open is live and bare the moment its fuse is in.',
+    ),
     ...taps.flatMap(fitOne),
     ...(disconnects
       ? [
@@ -66,6 +71,7 @@ export function tapSteps(
           ),
         ]
       : []),
+    ...taps.map(fuseIn),
     step(
       'prove',
       'Prove every tap with its load on, before any trim goes back.',
@@ -95,12 +101,15 @@ function fitOne(tap: PlannedTap): WorkStep[] {
       `${tap.feedName}: pull ${tap.position}, put its ${tap.originalA} A fuse into the place nearest the blades, and push the tap in with its line blade at the ${tap.supplyLandmark}.`,
       'The other way round both loads go through the original fuse.',
     ),
-    step(
-      `fuse-${tap.position}`,
-      `${tap.feedName}: put the ${tap.fuseA} A fuse into the outer place.`,
-      tap.fuseA > 0 ? 'The lead is live from here on: nothing bare, nothing loose.' : undefined,
-    ),
   ];
+}
+
+function fuseIn(tap: PlannedTap): WorkStep {
+  return step(
+    `fuse-${tap.position}`,
+    `${tap.feedName}: key off, put the ${tap.fuseA} A fuse into the outer place of ${tap.position}.`,
+    'The lead is live from here on: nothing bare, nothing loose.',
+  );
 }
 
 function step(id: string, text: string, caution: string | undefined): WorkStep {

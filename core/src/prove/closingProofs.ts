@@ -1,4 +1,4 @@
-import type { CircuitFunction, VehicleState } from '../vehicle';
+import type { CircuitFunction, StitchPlace, VehicleState } from '../vehicle';
 import { describeState, stateAt } from '../vehicle';
 import type { NeedRole } from '../identify';
 
@@ -18,31 +18,65 @@ export interface Proof {
   readonly caution: string | undefined;
 }
 
-const LIVE_IN: Record<NeedRole, readonly VehicleState[]> = {
-  constant: [stateAt('off'), stateAt('run')],
-  switched: [stateAt('run')],
-  illumination: [stateAt('lamps')],
+/** What a feed promises, as far as its closing proofs depend on it. */
+export interface PromisedFeed {
+  readonly role: NeedRole;
+  /** Must hold through cranking. */
+  readonly holdsCranking?: boolean | undefined;
+  /** Must be live at accessory. */
+  readonly liveInAcc?: boolean | undefined;
+  /** May stay live while the car is awake; then key off is no proof, sleep is. */
+  readonly mayStayLiveAwake?: boolean | undefined;
+}
+
+const LIVE_IN: Record<NeedRole, readonly StitchPlace[]> = {
+  constant: ['off', 'run', 'asleep'],
+  switched: ['run'],
+  illumination: ['lamps'],
 };
-const DEAD_IN: Record<NeedRole, readonly VehicleState[]> = {
+const DEAD_IN: Record<NeedRole, readonly StitchPlace[]> = {
   constant: [],
-  switched: [stateAt('off')],
-  illumination: [stateAt('off')],
+  switched: ['off'],
+  // Dark in run: what is live with the key on lights up by day as well.
+  illumination: ['run', 'off'],
 };
 
+function livePlaces(feed: PromisedFeed, of: CircuitFunction | undefined): readonly StitchPlace[] {
+  const acc = feed.role === 'switched' && (feed.liveInAcc === true || of === 'accessory');
+  return [
+    ...LIVE_IN[feed.role],
+    ...(acc ? (['acc'] as const) : []),
+    ...(feed.holdsCranking === true ? (['crank'] as const) : []),
+  ];
+}
+
+function deadPlaces(feed: PromisedFeed): readonly StitchPlace[] {
+  return feed.role === 'switched' && feed.mayStayLiveAwake === true
+    ? ['asleep']
+    : DEAD_IN[feed.role];
+}
+
 /**
- * What must be shown at the end of the added lead before a tap counts as proven: live in its states, dead in the
- * others, the original circuit still works, and the lead live with the original fuse out (the right way round).
+ * What must be shown at the end of the added lead before a tap counts as proven: live in the states that the feed
+ * promises (cranking where it must hold, asleep for a constant), dead in the others (asleep alone where it may stay
+ * live awake), the original circuit still works, and the lead live with the original fuse out (the right way round).
  */
-export function closingProofs(role: NeedRole, of: CircuitFunction | undefined): readonly Proof[] {
-  const live = [...LIVE_IN[role], ...(of === 'accessory' ? [stateAt('acc')] : [])];
-  const dead = DEAD_IN[role];
+export function closingProofs(
+  feed: PromisedFeed,
+  of: CircuitFunction | undefined,
+): readonly Proof[] {
+  const live = livePlaces(feed, of).map(stateAt);
+  const dead = deadPlaces(feed).map(stateAt);
   return [
     {
       kind: 'live',
       title: 'Live in its states',
       how: `Load on, at the far end of the added lead: ${listed(live)}.`,
       states: live,
-      caution: 'The lead is live from now on: nothing bare, nothing loose.',
+      caution:
+        feed.holdsCranking === true
+          ? 'The lead is live from now on: nothing bare, nothing loose. Cranking: neutral or park, brake on, nobody near belts and fan, never in a closed room.'
+          : 'The lead is live from now on: nothing bare, nothing loose.',
     },
     {
       kind: 'dead',

@@ -1,2 +1,2 @@
 export { PROOF_KINDS, closingProofs } from './closingProofs';
-export type { Proof, ProofKind } from './closingProofs';
+export type { Proof, PromisedFeed, ProofKind } from './closingProofs';

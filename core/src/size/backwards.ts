@@ -4,7 +4,7 @@ import { conductorSizeOf } from './conductorSize';
 import { CLEARING_MULTIPLE } from './coordination';
 import { chooseFuse } from './chooseFuse';
 import type { FeedLoad, Refusal } from './feedLoad';
-import { CONTINUOUS_SHARE, COPPER_C, SOURCE_OHM, amps, assertLoad, refuse } from './feedLoad';
+import { CONTINUOUS_SHARE, SOURCE_OHM, amps, assertLoad, copperIn, refuse } from './feedLoad';
 import { FUSE_FAMILY_FACTS } from '../vehicle';
 
 /** An answer that one limit sets. */
@@ -40,7 +40,7 @@ export function longestRunM(load: Omit<FeedLoad, 'oneWayM'>, wire: string): Limi
   const currentA = load.currentA + (load.spareA ?? 0);
   const jointV = currentA * (load.groundOhm ?? 0);
   const dropV = (load.dropLimitPercent / 100) * load.systemV - jointV;
-  const byDropM = dropV / (currentA * ways * conductorOhm(size.areaMm2, 1, COPPER_C));
+  const byDropM = dropV / (currentA * ways * conductorOhm(size.areaMm2, 1, copperIn(load)));
   const source = load.sourceOhm ?? SOURCE_OHM;
   const byFaultM =
     (load.systemV / (CLEARING_MULTIPLE * fuse.fuseA) - source) /

@@ -4,7 +4,7 @@ import { ampacityAtA } from './conductor';
 import type { Coordination, ProtectedLead } from './coordination';
 import { coordinate } from './coordination';
 import type { FeedLoad, Refusal, SizeConstraint } from './feedLoad';
-import { COPPER_C, SOURCE_OHM, THINNEST_MM2, amps, refuse } from './feedLoad';
+import { SOURCE_OHM, THINNEST_MM2, amps, copperIn, refuse } from './feedLoad';
 import type { DropBasis, VoltageDrop } from './voltageDrop';
 import { voltageDrop } from './voltageDrop';
 
@@ -28,7 +28,7 @@ export function basisOf(load: FeedLoad): DropBasis {
     returnM: load.returnM,
     groundOhm: load.groundOhm,
     systemV: load.systemV,
-    copperC: COPPER_C,
+    copperC: copperIn(load),
   };
 }
 

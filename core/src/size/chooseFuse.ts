@@ -1,10 +1,18 @@
 import { FUSE_FAMILY_FACTS } from '../vehicle';
 import type { FeedLoad, Refusal } from './feedLoad';
+import { ambientOf } from './conductor';
 import { CONTINUOUS_SHARE, amps, refuse } from './feedLoad';
+import { fuseShareAt } from './fuseInHeat';
 import { openingTimes, ridesThrough } from './openingTime';
 
-/** What of a load the fuse depends on: not the lead. */
-export type FuseLoad = Pick<FeedLoad, 'currentA' | 'inrush' | 'slot' | 'stock'>;
+/** What of a load the fuse depends on: not the lead, but the air around both. */
+export type FuseLoad = Pick<
+  FeedLoad,
+  'currentA' | 'inrush' | 'slot' | 'stock' | 'ambientC' | 'engineSpace'
+>;
+
+/** Electronics charge their capacitors at switching on: smaller fuses open now and then. Common practice: 2 A at least. */
+const LEAST_A = 2;
 
 /** A fuse rating, or why none fits. */
 export type FuseChoice =
@@ -14,8 +22,8 @@ const FROM_BATTERY =
   'Feed it from the battery through its own fuse and a relay, with this slot as the trigger.';
 
 /**
- * The smallest rating made in the family, and at hand, that carries the load at 75 % of itself and rides through the
- * inrush; it may exceed neither the added side of the holder nor the slot's own rating.
+ * The smallest rating made in the family, and at hand, that carries the load at 75 % of what is left of it in the heat,
+ * and rides through the inrush (2 A at least where that is not known); it may exceed neither the added side of the holder nor the slot's own rating.
  */
 export function chooseFuse(load: FuseLoad): FuseChoice {
   const facts = FUSE_FAMILY_FACTS[load.slot.family];
@@ -26,7 +34,9 @@ export function chooseFuse(load: FuseLoad): FuseChoice {
       `No fuse tap is made for ${facts.name} fuses.`,
       'Take a slot of another family, or tap the wire behind the panel with an in-line fuse.',
     );
-  const wantedA = load.currentA / CONTINUOUS_SHARE;
+  const carriedA = load.currentA / (CONTINUOUS_SHARE * fuseShareAt(ambientOf(load)));
+  // Where the inrush is known it decides by itself.
+  const wantedA = load.inrush === undefined ? Math.max(LEAST_A, carriedA) : carriedA;
   const carrying = facts.ratingsA.filter((rating) => rating >= wantedA);
   const smallest = carrying[0];
   if (smallest === undefined)

@@ -104,7 +104,7 @@ describe('coordination', () => {
     expect(coordinate(LEAD).ok).toBe(true);
     const thin = coordinate({ ...LEAD, areaMm2: 0.35, fuseA: 30, insulation: 60, copperM: 1 });
     expect(thin.ok).toBe(false);
-    expect(thin.problem).toMatch(/hurt before the slowest 30 A/);
+    expect(thin.problem).toMatch(/30 A fuse lets more flow for good/);
   });
 
   it('sees that a long thin lead limits its own short', () => {
@@ -218,7 +218,7 @@ describe('sizeFeed where it gets hard', () => {
     expect(
       sizeFeed({
         ...LOAD,
-        currentA: 7,
+        currentA: 6.5,
         insulation: 60,
         engineSpace: true,
         bundle: 30,

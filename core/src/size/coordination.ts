@@ -6,6 +6,8 @@ import { CERTAIN_PERCENT, openingTimes } from './openingTime';
 const SHORT_TIME_C = 160;
 /** A dead short must be this many times the rating, so that the slowest fuse clears it within 5 s (ISO 8820-3, 200 %). */
 export const CLEARING_MULTIPLE = 2;
+/** Less than this is no difference between a rating and an ampacity, A. */
+const ROUNDING_A = 1e-9;
 /** Points per decade of current at which band and withstand are compared. */
 const POINTS_PER_DECADE = 24;
 
@@ -71,12 +73,15 @@ export function coordinate(lead: ProtectedLead): Coordination {
   const standsS = withstandS(lead, faultA);
   const limitA2s = adiabaticLimitA2s(lead.areaMm2);
   const crossing = firstCrossing(lead, faultA);
+  const carriesA = ampacityAtA(lead.areaMm2, lead.insulation, lead.around);
   const problem =
-    faultA < CLEARING_MULTIPLE * lead.fuseA
-      ? `a dead short at the far end draws only ${faultA.toFixed(0)} A, too little for a ${lead.fuseA} A fuse to open within 5 s`
-      : crossing === undefined
-        ? undefined
-        : `at ${crossing.toFixed(0)} A the conductor is hurt before the slowest ${lead.fuseA} A fuse opens`;
+    lead.fuseA > carriesA + ROUNDING_A
+      ? `a ${lead.fuseA} A fuse lets more flow for good than the ${carriesA.toFixed(1)} A that the conductor carries`
+      : faultA < CLEARING_MULTIPLE * lead.fuseA
+        ? `a dead short at the far end draws only ${faultA.toFixed(0)} A, too little for a ${lead.fuseA} A fuse to open within 5 s`
+        : crossing === undefined
+          ? undefined
+          : `at ${crossing.toFixed(0)} A the conductor is hurt before the slowest ${lead.fuseA} A fuse opens`;
   return {
     faultA,
     clearsS,

@@ -1,5 +1,5 @@
 import type { FuseFamily } from '../vehicle';
-import { INSULATIONS_C } from './conductor';
+import { INSULATIONS_C, ambientOf } from './conductor';
 import type { InsulationC, Surroundings } from './conductor';
 import type { Inrush } from './openingTime';
 import { assertNumbers } from './ranges';
@@ -51,7 +51,13 @@ export interface FeedLoad extends Surroundings {
 /** Share of a fuse's rating that may flow for good. Common practice: 75–80 %. */
 export const CONTINUOUS_SHARE = 0.75;
 /** Copper temperature that drops are stated for, °C: a warm cabin. */
-export const COPPER_C = 40;
+const COPPER_C = 40;
+
+/** Temperature of a lead's copper, °C: a warm cabin's, and never cooler than what surrounds it. */
+export function copperIn(around: Surroundings): number {
+  return Math.max(COPPER_C, ambientOf(around));
+}
+
 /** Battery and the car's own feed up to the slot, Ω: some 6 mΩ and some 20 mΩ. Common practice. */
 export const SOURCE_OHM = 0.026;
 /** Thinnest conductor for a lead that is pulled through trim, mm²: thinner ones break. Common practice: 18 AWG, 0.75 mm². */

@@ -21,7 +21,7 @@ export { coordinate, currentsBetween, faultCurrentA, withstandS } from './coordi
 export type { Coordination, ProtectedLead } from './coordination';
 export { coordinationCurves } from './curves';
 export type { CoordinationCurves, CurvePoint } from './curves';
-export { CONVERTER_EFFICIENCY, currentAt12V } from './deviceCurrent';
+export { CONVERTER_EFFICIENCY, SAME_SYSTEM_V, currentAt12V } from './deviceCurrent';
 export type { PrintedLoad } from './deviceCurrent';
 export { CONTINUOUS_SHARE, SOURCE_OHM } from './feedLoad';
 export type { FeedLoad, FusePlace, Refusal, SizeConstraint, SizeReason, Stock } from './feedLoad';

@@ -41,8 +41,12 @@ export type SwitchPlan =
     }
   | { readonly ok: false; readonly problem: string; readonly wayOut: string };
 
-/** Coil of a common 12 V relay: 80 to 100 Ω, 0.12 to 0.15 A. Common practice. */
-export const COIL_A = 0.15;
+/** Coil of a common 12 V relay, Ω: 80 to 100. Common practice. */
+const COIL_OHM = 85;
+/** Voltage on the road, V. */
+const ON_THE_ROAD_V = 14.4;
+/** What it draws on the road, A: 0.169. */
+export const COIL_A = Number((ON_THE_ROAD_V / COIL_OHM).toFixed(3));
 /** A common relay's contacts, A: normally open and normally closed. Common practice. */
 const CONTACT_A = { open: 40, closed: 30 } as const;
 /** Share of a contact's rating that may flow for good. Common practice. */

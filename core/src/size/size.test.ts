@@ -238,6 +238,20 @@ describe('fuses', () => {
 });
 
 describe('currentAt12V', () => {
+  // Computed: volts x amperes over 12 V and efficiency.
+  it.each([
+    [{ kind: 'amps', amps: 3, atV: 15 }, 0.85, 4.41],
+    [{ kind: 'watts', watts: 45, delivered: true }, 0.85, 4.41],
+    [{ kind: 'amps', amps: 2, atV: 9 }, 0.85, 1.76],
+    [{ kind: 'watts', watts: 240, delivered: true }, 0.85, 23.53],
+    [{ kind: 'watts', watts: 60, delivered: true }, 0.85, 5.88],
+    [{ kind: 'watts', watts: 60, delivered: true }, 0.55, 9.09],
+    [{ kind: 'watts', watts: 60 }, 0.55, 5],
+    [{ kind: 'amps', amps: 2, atV: 13.8 }, 0.85, 2],
+  ] as const)('%j at an efficiency of %d is %d A', (load, efficiency, amps) => {
+    expect(currentAt12V(load, efficiency)).toBeCloseTo(amps, 2);
+  });
+
   it('turns 3 A at 5 V into less at 12 V (energy over efficiency, computed)', () => {
     expect(currentAt12V({ kind: 'amps', amps: 3, atV: 5 })).toBeCloseTo(1.47, 2);
   });

@@ -71,15 +71,23 @@ export function sleeveFor(areasMm2: readonly number[], moist = false): TerminalC
   };
 }
 
-/** Rings by metric bolt, mm, and the nearest inch bolt. Common practice. */
-const RINGS: readonly { readonly boltMm: number; readonly inch: string }[] = [
-  { boltMm: 4, inch: 'No. 8' },
-  { boltMm: 5, inch: 'No. 10' },
-  { boltMm: 6, inch: '1/4 in' },
-  { boltMm: 8, inch: '5/16 in' },
-  { boltMm: 10, inch: '3/8 in' },
-  { boltMm: 12, inch: '1/2 in' },
+/** Rings by metric bolt with their hole, mm, and the inch bolt that they take. Source: DIN 46237, from memory. */
+const RINGS: readonly {
+  readonly boltMm: number;
+  readonly holeMm: number;
+  readonly inch: string;
+}[] = [
+  { boltMm: 4, holeMm: 4.3, inch: 'No. 8' },
+  { boltMm: 5, holeMm: 5.3, inch: 'No. 10' },
+  { boltMm: 6, holeMm: 6.5, inch: '1/4 in' },
+  { boltMm: 8, holeMm: 8.4, inch: '5/16 in' },
+  { boltMm: 10, holeMm: 10.5, inch: '3/8 in' },
+  { boltMm: 12, holeMm: 13, inch: '1/2 in' },
+  { boltMm: 14, holeMm: 15, inch: '9/16 in' },
+  { boltMm: 16, holeMm: 17, inch: '5/8 in' },
 ];
+/** Least play of a bolt in its ring, mm: No. 8 is 4.17 mm and goes through 4.3. */
+const PLAY_MM = 0.1;
 
 /**
  * The ring for a bolt: the smallest whose hole lets it through; a larger hole leaves too little face.
@@ -88,10 +96,10 @@ const RINGS: readonly { readonly boltMm: number; readonly inch: string }[] = [
  */
 export function ringFor(boltMm: number): { readonly name: string; readonly holeMm: number } {
   assertNumbers({ boltMm });
-  const ring = RINGS.find((one) => one.boltMm >= boltMm - 0.05);
+  const ring = RINGS.find((one) => one.holeMm >= boltMm + PLAY_MM);
   if (ring === undefined)
-    throw new RangeError(`boltMm: no ring for a ${boltMm} mm bolt; up to 12 mm`);
-  return { name: `M${ring.boltMm} (${ring.inch})`, holeMm: ring.boltMm + 0.3 };
+    throw new RangeError(`boltMm: no ring for a ${boltMm} mm bolt; up to 16 mm`);
+  return { name: `M${ring.boltMm} (${ring.inch})`, holeMm: ring.holeMm };
 }
 
 /** One size of an insulation-displacement wire tap: what it grips on the car's side and on the added one. */

@@ -39,22 +39,68 @@ describe('decodeVin', () => {
     expect(!result.ok && result.problems).toHaveLength(2);
   });
 
+  /** A VIN with its check digit in place. */
+  const withCheck = (vin: string): string => `${vin.slice(0, 8)}${checkDigit(vin)}${vin.slice(9)}`;
+
   it.each([
-    // 49 CFR 565.15: position 7 a letter says the cycle from 2010 on.
+    // 49 CFR 565.15: position 7 a letter says the cycle from 2010 on, for cars and light trucks.
     ['A', 'A', 2010],
     ['1', 'A', 1980],
     ['A', 'Y', 2030],
     ['1', 'Y', 2000],
     ['1', '9', 2009],
     ['A', '1', 2031],
-  ])('reads position 7 %s and year %s as %d', (seventh, year, expected) => {
-    const result = decodeVin(`S00000${seventh}00${year}0000000`);
-    expect(result.ok && result.value.modelYear).toBe(expected);
+  ])('reads position 7 %s and year %s of a North American car as %d', (seventh, year, expected) => {
+    const vin = withCheck(`100000${seventh}00${year}0000000`);
+    const result = decodeVin(vin);
+    expect(result.ok && [result.value.modelYear, result.value.modelYears]).toEqual([
+      expected,
+      [expected],
+    ]);
+    // What is no car or light truck follows no such rule: both cycles are possible.
+    const heavy = decodeVin(vin, { light: false });
+    expect(heavy.ok && heavy.value.modelYear).toBeUndefined();
+    expect(heavy.ok && heavy.value.modelYears).toHaveLength(2);
+  });
+
+  it('proposes both years outside North America, whatever position 7 says, and names none for certain', () => {
+    for (const seventh of ['A', '1']) {
+      const result = decodeVin(`S00000${seventh}00K0000000`, { nowYear: 2026 });
+      expect(result.ok && result.value).toMatchObject({
+        modelYear: undefined,
+        modelYears: [1989, 2019],
+      });
+      expect(result.ok && result.value.warnings.join()).toMatch(/1989 or 2019/);
+    }
+  });
+
+  it('proposes no year more than two ahead', () => {
+    const years = (code: string) => {
+      const result = decodeVin(`S00000000${code}0000000`, { nowYear: 2026 });
+      return result.ok ? result.value.modelYears : [];
+    };
+    expect(years('W')).toEqual([1998, 2028]);
+    expect(years('X')).toEqual([1999]);
+  });
+
+  it.each([
+    // SAE table of world codes, from memory.
+    ['6', 'A', 'Oceania'],
+    ['7', 'A', 'Oceania'],
+    ['7', 'E', 'Oceania'],
+    ['7', 'F', 'North America'],
+    ['7', 'Z', 'North America'],
+    ['7', '0', 'North America'],
+    ['5', 'Y', 'North America'],
+    ['8', 'A', 'South America'],
+  ])('%s%s is %s', (first, second, region) => {
+    const result = decodeVin(withCheck(`${first}${second}0000000K0000000`));
+    expect(result.ok && result.value.region).toBe(region);
   });
 
   it.each(['U', 'Z', '0'])('knows no model year %s', (year) => {
     const result = decodeVin(`S00000000${year}0000000`);
-    expect(result.ok && result.value.modelYear).toBeUndefined();
+    expect(result.ok && result.value.modelYears).toEqual([]);
   });
 
   it('catches every single wrong digit', () => {

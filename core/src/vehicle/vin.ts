@@ -3,8 +3,10 @@ export interface DecodedVin {
   readonly vin: string;
   /** World region of the maker, from the first character. */
   readonly region: string;
-  /** Model year; outside North America makers need not follow the code, so it is a proposal. */
+  /** Model year, where the rules fix it: cars and light trucks of North America. */
   readonly modelYear: number | undefined;
+  /** Years that the code may mean; elsewhere makers need not follow it, and it is a proposal or nothing. */
+  readonly modelYears: readonly number[];
   readonly checkDigit: 'matches' | 'differs';
   /** The digit that position 9 should carry. */
   readonly expectedCheckDigit: string;
@@ -12,6 +14,12 @@ export interface DecodedVin {
   readonly checkDigitMandatory: boolean;
   /** What the reader should know before trusting it. */
   readonly warnings: readonly string[];
+}
+
+/** What is known besides the VIN. */
+export interface VinContext {
+  readonly nowYear?: number;
+  readonly light?: boolean;
 }
 
 /** A VIN, or everything that is wrong with the text. */
@@ -39,14 +47,17 @@ const TRANSLITERATION: Record<string, number> = {
 const YEAR_CODES = 'ABCDEFGHJKLMNPRSTVWXY123456789';
 const FIRST_YEAR = 1980;
 const CYCLE_YEARS = 30;
-/** First characters by region, ISO 3780. */
+/** Model years run ahead of the calendar, by two at most. */
+const YEARS_AHEAD = 2;
+/** World regions by the first characters, ISO 3780. */
 const REGIONS: readonly (readonly [RegExp, string])[] = [
-  [/[A-H]/, 'Africa'],
-  [/[J-R]/, 'Asia'],
-  [/[S-Z]/, 'Europe'],
-  [/[1-5]/, 'North America'],
-  [/[67]/, 'Oceania'],
-  [/[89]/, 'South America'],
+  [/^[A-H]/, 'Africa'],
+  [/^[J-R]/, 'Asia'],
+  [/^[S-Z]/, 'Europe'],
+  // 7A to 7E were Oceania's from the first, 7F to 70 are the United States': SAE's table of world codes, from memory.
+  [/^(?:[1-5]|7[F-Z0-9])/, 'North America'],
+  [/^(?:6|7[A-E])/, 'Oceania'],
+  [/^[89]/, 'South America'],
 ];
 
 /**
@@ -55,14 +66,16 @@ const REGIONS: readonly (readonly [RegExp, string])[] = [
  * A wrong check digit is a problem where it is mandatory (North America) and a warning elsewhere; I, O and Q are
  * always problems. Source: 49 CFR 565.15, ISO 3779.
  *
+ * @param given `nowYear`, so that no year more than two ahead is proposed; `light` false for what is no car or light
+ * truck, to which the rule of position 7 does not apply (by default it is one)
  * @example decodeVin('1M8GDM9AXKP042788').ok // true
  */
-export function decodeVin(text: string): VinResult {
+export function decodeVin(text: string, given: VinContext = {}): VinResult {
   const vin = text.trim().toUpperCase();
   const problems = shapeProblems(vin);
   if (problems.length > 0) return { ok: false, problems };
 
-  const region = REGIONS.find(([pattern]) => pattern.test(vin.charAt(0)))?.[1] ?? 'unknown region';
+  const region = REGIONS.find(([pattern]) => pattern.test(vin))?.[1] ?? 'unknown region';
   const expected = checkDigit(vin);
   const matches = expected === vin.charAt(CHECK_POSITION);
   const mandatory = region === 'North America';
@@ -70,15 +83,17 @@ export function decodeVin(text: string): VinResult {
   if (!matches && mandatory)
     return { ok: false, problems: [`${differs}: one character was misread.`] };
 
-  const modelYear = yearOf(vin);
+  const ruled = mandatory && given.light !== false;
+  const modelYears = yearsOf(vin, { ...given, ruled });
+  const modelYear = ruled ? modelYears[0] : undefined;
   const warnings: string[] = [];
   if (!matches)
     warnings.push(`${differs}. Makers outside North America need not use it: read the VIN again.`);
-  if (modelYear === undefined)
+  if (modelYears.length === 0)
     warnings.push(`Character 10, ${vin.charAt(YEAR_POSITION)}, is no model year.`);
   else if (!mandatory)
     warnings.push(
-      'Outside North America the model year character is a habit, not a rule: check it.',
+      `Outside North America character 10 is often no year. If it is one: ${modelYears.join(' or ')}.`,
     );
   return {
     ok: true,
@@ -86,6 +101,7 @@ export function decodeVin(text: string): VinResult {
       vin,
       region,
       modelYear,
+      modelYears,
       checkDigit: matches ? 'matches' : 'differs',
       expectedCheckDigit: expected,
       checkDigitMandatory: mandatory,
@@ -123,9 +139,16 @@ export function weightedSum(vin: string): number {
   );
 }
 
-function yearOf(vin: string): number | undefined {
+/** Years that position 10 may mean, ascending: one where position 7 decides, else both of its cycles. */
+function yearsOf(
+  vin: string,
+  given: { readonly nowYear?: number; readonly ruled: boolean },
+): readonly number[] {
   const index = YEAR_CODES.indexOf(vin.charAt(YEAR_POSITION));
-  if (index < 0) return undefined;
+  if (index < 0) return [];
+  const years = [FIRST_YEAR + index, FIRST_YEAR + index + CYCLE_YEARS];
   const later = /[A-Z]/.test(vin.charAt(CYCLE_POSITION));
-  return FIRST_YEAR + index + (later ? CYCLE_YEARS : 0);
+  const possible = given.ruled ? years.slice(later ? 1 : 0, later ? 2 : 1) : years;
+  const latest = given.nowYear === undefined ? Infinity : given.nowYear + YEARS_AHEAD;
+  return possible.filter((year) => year <= latest);
 }

@@ -56,7 +56,8 @@ export function oddValue(random: Random): unknown {
   if (random.chance(0.03)) return nested(random.pick([5, 12, 500, 1500]), random.chance(0.5));
   if (random.chance(0.03)) return Array.from({ length: random.pick([50, 1000]) }, () => 1);
   if (random.chance(0.03)) return manyKeys(random.pick([70, 2000]));
-  return random.pick(ODD);
+  // A copy: what is spoilt further must not spoil the next request's.
+  return structuredClone(random.pick(ODD));
 }
 
 /** Names of fields, ours and the language's own. */

@@ -25,14 +25,16 @@ export function VehicleDetails({ model, draft, problems, onDraft }: VehicleDetai
     { yearFrom: model.yearFrom, yearTo: model.yearTo, trims: [], markets: [] },
     { year, trim: draft.trim, market: draft.market },
   );
-  const vin = draft.vin.trim() === '' ? undefined : decodeVin(draft.vin);
+  const nowYear = new Date().getFullYear();
+  const vin = draft.vin.trim() === '' ? undefined : decodeVin(draft.vin, { nowYear });
   const typeVin = (text: string): void => {
-    const decoded = decodeVin(text);
+    const decoded = decodeVin(text, { nowYear });
     const decodedYear = decoded.ok ? decoded.value.modelYear : undefined;
     onDraft({
       ...draft,
       vin: text,
-      ...(decodedYear === undefined ? {} : { year: String(decodedYear) }),
+      // Only a year that the VIN fixes, and never over one that was typed.
+      ...(decodedYear === undefined || draft.yearTyped ? {} : { year: String(decodedYear) }),
     });
   };
   return (
@@ -45,10 +47,15 @@ export function VehicleDetails({ model, draft, problems, onDraft }: VehicleDetai
         hint={
           vin?.ok === true
             ? [
-                `${vin.value.region}, model year ${vin.value.modelYear ?? 'not coded'}`,
+                [
+                  vin.value.region,
+                  ...(vin.value.modelYear === undefined
+                    ? []
+                    : [`model year ${vin.value.modelYear}`]),
+                ].join(', '),
                 ...vin.value.warnings,
               ].join('. ')
-            : 'Fills in the year where it is coded.'
+            : 'Fills in the year where the VIN fixes it: cars of North America.'
         }
         onChange={typeVin}
       />
@@ -58,7 +65,7 @@ export function VehicleDetails({ model, draft, problems, onDraft }: VehicleDetai
         keyboard="number-pad"
         value={draft.year}
         problem={problemAt(problems, 'vehicle.year')}
-        onChange={(text) => onDraft({ ...draft, year: text })}
+        onChange={(text) => onDraft({ ...draft, year: text, yearTyped: true })}
       />
       {draft.year.length === 4 && range.match !== 'exact' && (
         <Caution testID="year-warning">

@@ -5,6 +5,8 @@ import { CreateJobRequest, validate } from '@lucky-thread/contract';
 export interface JobDraft {
   readonly modelId: string | undefined;
   readonly year: string;
+  /** The year was typed: neither a VIN nor a model overwrites it. */
+  readonly yearTyped: boolean;
   readonly trim: string;
   readonly market: string;
   readonly steering: SteeringSide | undefined;
@@ -18,6 +20,7 @@ export interface JobDraft {
 export const EMPTY_DRAFT: JobDraft = {
   modelId: undefined,
   year: '',
+  yearTyped: false,
   trim: '',
   market: '',
   steering: undefined,
@@ -31,8 +34,8 @@ export function withModel(draft: JobDraft, model: ModelSummary): JobDraft {
   return {
     ...draft,
     modelId: model.id,
-    // A year read from a VIN belongs to the car; any other was the model's proposal.
-    year: draft.vin.trim() === '' ? String(model.yearTo) : draft.year,
+    // A year that was typed or read from a VIN belongs to the car; any other was a model's proposal.
+    year: draft.yearTyped || draft.vin.trim() !== '' ? draft.year : String(model.yearTo),
     trim: model.trims[0] ?? '',
     market: model.markets[0] ?? '',
     steering: model.steering[0] ?? 'left',

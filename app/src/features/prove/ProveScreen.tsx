@@ -27,7 +27,7 @@ export function ProveScreen({ context }: { readonly context: JobContext }) {
   if (tapped.length < slotFeeds(context).length) return <MissingTaps />;
   const proofs = tapped.map((one) => {
     const verdict = finding.advice?.verdicts.find((each) => each.sourceId === one.slot.id);
-    return { one, list: closingProofs(one.feed.role, verdict?.function) };
+    return { one, list: closingProofs(one.feed, verdict?.function) };
   });
   const left = proofs.reduce(
     (sum, { one, list }) => sum + list.length - (one.plan.proofs?.length ?? 0),

@@ -1,4 +1,4 @@
-import { CONVERTER_EFFICIENCY, currentAt12V } from '@lucky-thread/core/size';
+import { CONVERTER_EFFICIENCY, SAME_SYSTEM_V, currentAt12V } from '@lucky-thread/core/size';
 import { Card } from '../../ui/Card';
 import { Words } from '../../ui/Words';
 import { Figure } from '../size/SizeResult';
@@ -8,6 +8,7 @@ import { useToolInputs } from './useToolInputs';
 
 const DEFAULTS = {
   kind: 'amps',
+  watt: 'drawn',
   printedA: 3,
   printedV: 5,
   watts: 60,
@@ -19,11 +20,14 @@ export function AmpsTool() {
   const [inputs, set] = useToolInputs(DEFAULTS);
   const { printedA, printedV, watts, efficiency } = inputs;
   const byWatts = inputs.kind === 'watts';
-  const good = allGood(byWatts ? { watts } : { printedA, printedV, efficiency });
+  const delivered = inputs.watt === 'delivered';
+  const good = allGood(
+    byWatts ? { watts, ...(delivered ? { efficiency } : {}) } : { printedA, printedV, efficiency },
+  );
   const amps = !good
     ? undefined
     : byWatts
-      ? currentAt12V({ kind: 'watts', watts: watts ?? 0 })
+      ? currentAt12V({ kind: 'watts', watts: watts ?? 0, delivered }, efficiency)
       : currentAt12V({ kind: 'amps', amps: printedA ?? 0, atV: printedV ?? 0 }, efficiency);
   return (
     <ToolPage tool="amps">
@@ -38,12 +42,33 @@ export function AmpsTool() {
         onChange={(kind) => set({ kind })}
       />
       {byWatts ? (
-        <ToolNumber
-          label="Power"
-          field="watts"
-          value={watts}
-          onValue={(value) => set({ watts: value })}
-        />
+        <>
+          <ToolNumber
+            label="Power"
+            field="watts"
+            value={watts}
+            onValue={(value) => set({ watts: value })}
+          />
+          <ToolChoice
+            label="Which watts"
+            testID="watt"
+            options={[
+              ['drawn', 'Drawn from the car'],
+              ['delivered', 'Delivered at its end'],
+            ]}
+            value={inputs.watt}
+            onChange={(watt) => set({ watt })}
+          />
+          {delivered && (
+            <ToolNumber
+              label="Efficiency"
+              field="efficiency"
+              value={efficiency}
+              hint="Chargers, inverters and switching amplifiers 0.85; linear amplifiers 0.55"
+              onValue={(value) => set({ efficiency: value })}
+            />
+          )}
+        </>
       ) : (
         <>
           <ToolNumber
@@ -75,8 +100,8 @@ export function AmpsTool() {
             <Figure value={`${amps.toFixed(2)} A`} name="at 12 V" />
             <Words kind="small" soft>
               {byWatts
-                ? `${watts ?? 0} W over 12 V.`
-                : `${printedA ?? 0} A × ${printedV ?? 0} V${Math.abs((printedV ?? 12) - 12) <= 3 ? ': the car’s own voltage, no converter between.' : ` over 12 V and ${Math.round(100 * (efficiency ?? 1))} % efficiency.`}`}
+                ? `${watts ?? 0} W over 12 V${delivered ? ` and ${Math.round(100 * (efficiency ?? 1))} % efficiency` : ''}.`
+                : `${printedA ?? 0} A × ${printedV ?? 0} V${Math.abs((printedV ?? 12) - 12) <= SAME_SYSTEM_V ? ': the car’s own voltage, no converter between.' : ` over 12 V and ${Math.round(100 * (efficiency ?? 1))} % efficiency.`}`}
             </Words>
           </>
         )}
