@@ -1,3 +1,4 @@
+import { ampacityAtA } from '../size';
 import type { JoinMethod, JoinPlace, JoinTool, MethodFacts } from './methods';
 import { JOIN_METHODS, METHOD_FACTS } from './methods';
 import type { Schools } from './schools';
@@ -8,6 +9,8 @@ export interface JoinGiven {
   readonly currentA: number;
   /** The car's wire at the place, mm²: a tap is sized for this one. */
   readonly carMm2?: number | undefined;
+  /** Load that the car's wire carries already, A; 0 when left out. */
+  readonly presentA?: number | undefined;
   readonly addedMm2: number;
   readonly moist?: boolean | undefined;
   readonly vibrates?: boolean | undefined;
@@ -79,8 +82,12 @@ export function chooseMethod(given: JoinGiven): Methods {
     if (refusal !== undefined) refused.push({ method, name: facts.name, ...refusal });
     else ranked.push(weighed(method, facts, given));
   }
+  // Where it shakes, what shaking breaks is never first.
+  const breaks = (one: MethodChoice): number =>
+    given.vibrates === true && !METHOD_FACTS[one.method].stands.vibration ? 1 : 0;
   ranked.sort(
     (left, right) =>
+      breaks(left) - breaks(right) ||
       right.score - left.score ||
       JOIN_METHODS.indexOf(left.method) - JOIN_METHODS.indexOf(right.method),
   );
@@ -97,8 +104,17 @@ function refusalOf(method: JoinMethod, facts: MethodFacts, given: JoinGiven): Gr
       'A data pair is not joined by hand.',
       'Use an interface made for the car that plugs in.',
     );
-  if (given.alert !== undefined && (given.place === 'mirror' || given.place === 'wire'))
-    return grounds(`Known damage here: ${given.alert}.`, 'Take a slot in the fuse box instead.');
+  if (given.alert !== undefined)
+    return grounds(
+      `Known damage here: ${given.alert}.`,
+      given.place === 'slot' ? 'Take another slot.' : 'Take a slot in the fuse box instead.',
+    );
+  const roomA = roomInWire(given);
+  if (roomA !== undefined && given.currentA > roomA)
+    return grounds(
+      `The car’s ${given.carMm2} mm² wire has room for ${roomA.toFixed(1)} A beside its own load; ${given.currentA} A is too much for it.`,
+      'Feed it from the battery through its own fuse and a relay, with this wire as the trigger.',
+    );
   if (given.currentA > facts.maxA)
     return grounds(
       `${given.currentA} A is more than the ${facts.maxA} A of a ${facts.name}.`,
@@ -122,12 +138,22 @@ function refusalOf(method: JoinMethod, facts: MethodFacts, given: JoinGiven): Gr
   return refusalByPlace(method, facts, given);
 }
 
+/** Insulation that a car's wire is taken for where nobody knows it, °C: the least. */
+const UNKNOWN_INSULATION_C = 60;
+
+/** What a car's wire carries beside its own load, A; undefined where no wire of the car carries the added current. */
+function roomInWire(given: JoinGiven): number | undefined {
+  if (given.carMm2 === undefined || given.place !== 'wire') return undefined;
+  const carriesA = ampacityAtA(given.carMm2, UNKNOWN_INSULATION_C, { ambientC: given.heatC });
+  return Math.max(0, carriesA - (given.presentA ?? 0));
+}
+
 function refusalByPlace(
   method: JoinMethod,
   facts: MethodFacts,
   given: JoinGiven,
 ): Grounds | undefined {
-  if (given.moist === true && !facts.stands.moisture && given.place === 'wire')
+  if (given.moist === true && !facts.stands.moisture && given.place !== 'slot')
     return grounds('It is not tight against water.', 'Take a sealed splice with adhesive.');
   if ((given.heatC ?? 0) > facts.stands.heatC)
     return grounds(

@@ -109,6 +109,56 @@ describe('chooseMethod', () => {
     expect(warned.refused[0]?.wayOut).toMatch(/fuse box/);
   });
 
+  it.each(['wire', 'connector', 'stud', 'relaySocket', 'slot'] as const)(
+    'heeds a bulletin at a %s too',
+    (place) => {
+      const given: JoinGiven = { ...WIRE, place, tapFits: true, adapterExists: true };
+      expect(chooseMethod(given).ranked.length).toBeGreaterThan(0);
+      expect(chooseMethod({ ...given, alert: 'water comes in here' }).ranked).toEqual([]);
+    },
+  );
+
+  // Ampacity of 60 °C insulation, 33 CFR 183.425 from memory: what nobody knows counts as the least.
+  it.each([
+    [0.35, 20, 0],
+    [0.5, 10, 0],
+    [0.75, 5, 6],
+  ])(
+    'refuses %d mm² of the car %d A beside the %d A that it carries',
+    (carMm2, currentA, presentA) => {
+      const { ranked, refused } = chooseMethod({ ...WIRE, carMm2, currentA, presentA });
+      expect(ranked).toEqual([]);
+      expect(refused.map((one) => one.wayOut).join()).toMatch(
+        /battery through its own fuse and a relay/,
+      );
+    },
+  );
+
+  it('takes the same wire for what it has room for', () => {
+    expect(chooseMethod({ ...WIRE, presentA: 2 }).ranked.length).toBeGreaterThan(0);
+  });
+
+  it('minds water wherever it comes, and shaking wherever it shakes', () => {
+    for (const place of ['wire', 'connector', 'stud'] as const)
+      for (const { method } of chooseMethod({ ...WIRE, place, moist: true, adapterExists: true })
+        .ranked)
+        expect(METHOD_FACTS[method].stands.moisture).toBe(true);
+    const shaken = chooseMethod({ ...WIRE, vibrates: true, school: 'solder and shrink' });
+    expect(shaken.ranked[0]?.method).not.toBe('solderShrink');
+    expect(chooseMethod({ ...WIRE, school: 'solder and shrink' }).ranked[0]?.method).toBe(
+      'solderShrink',
+    );
+  });
+
+  it('calls no hidden socket a joint', () => {
+    for (const place of ['wire', 'slot'] as const)
+      for (const tapFits of [true, false]) {
+        const given: JoinGiven = { ...WIRE, place, tapFits, reversible: 'no trace' };
+        const { ranked, refused } = chooseMethod(given);
+        expect([...ranked, ...refused].map((one) => one.method)).not.toContain('hiddenSocket');
+      }
+  });
+
   it('puts every method of a place into exactly one list, with a way out for each refusal', () => {
     const { ranked, refused } = chooseMethod({ ...WIRE, currentA: 18, tools: ['iron'] });
     const all = [...ranked, ...refused].map((one) => one.method).sort();

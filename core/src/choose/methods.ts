@@ -187,7 +187,8 @@ export const METHOD_FACTS: Record<JoinMethod, MethodFacts> = {
   ),
   hiddenSocket: facts(
     'hidden socket for the kit’s own plug',
-    ['socket', 'slot', 'wire'],
+    // The socket itself has to be joined to a slot or wire first: there it is no joint.
+    ['socket'],
     10,
     undefined,
     'none',

@@ -65,7 +65,8 @@ export interface Ranking {
 const WORTH = {
   sure: 0.5,
   logged: 0.15,
-  unknownLabel: -0.2,
+  // Unknown is not harmless: never before a legend that is only cautious.
+  unknownLabel: -0.8,
   caution: -0.7,
   tight: -0.1,
   substitute: -0.05,
@@ -170,7 +171,8 @@ function candidateOf(known: {
     score,
     because: `${because}.`,
     cautions,
-    wantsReason: label.safety === 'caution' ? label.reason : undefined,
+    // A legend that can't be read is no more harmless than one that warns.
+    wantsReason: label.safety === 'free' ? undefined : label.reason,
     headroom: room,
     fit,
   };

@@ -120,7 +120,7 @@ describe('rankSets', () => {
     for (const one of ranking?.unfit ?? []) expect(one.wayOut).toMatch(/.{10,}/);
   });
 
-  it('wants a reason for a legend that warns', () => {
+  it('wants a reason for a legend that warns and for one that can’t be read', () => {
     const { rankings } = rank(
       [slot('F1', 'HORN'), slot('F2', undefined), slot('F3', 'BAT')],
       [feed('one')],
@@ -128,6 +128,6 @@ describe('rankSets', () => {
     const wants = Object.fromEntries(
       rankings.one?.candidates.map((one) => [one.slotId, one.wantsReason !== undefined]) ?? [],
     );
-    expect(wants).toEqual({ F1: true, F2: false, F3: false });
+    expect(wants).toEqual({ F1: true, F2: true, F3: false });
   });
 });

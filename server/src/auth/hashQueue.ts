@@ -1,12 +1,12 @@
 import { Problem } from '../http/problem';
 
 /** Hashes at once: each takes a quarter of a second of one core, and the other requests want their share. */
-const AT_ONCE = 2;
-/** Most that wait; whoever comes after them is asked to come again. */
-const MOST_WAITING = 2;
+const AT_ONCE = 1;
+/** Most that wait, so that nobody waits for longer than a second; whoever comes after is asked to come again. */
+const MOST_WAITING = 1;
 
 /**
- * Lets a few pieces of work run at once and some wait.
+ * Lets one piece of work run at once and one wait.
  *
  * @throws Problem 429 when too many wait already.
  */

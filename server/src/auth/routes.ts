@@ -41,11 +41,14 @@ export function authRoutes(parts: AuthParts): Router {
     const given = checked(SignInRequest, request.body);
     const login = given.login.trim().toLowerCase();
     const address = request.socket.remoteAddress ?? 'unknown';
-    await guard.enter(login, address);
-    const user = await findByLogin(db, login);
-    const hash = user?.passwordHash ?? (await nobody);
-    const matches = await inTurn(() => passwordMatches(given.password, hash));
-    if (user === undefined || !matches)
+    // A try counts once its turn has come: who was asked to come again has not tried.
+    const user = await inTurn(async () => {
+      await guard.enter(login, address);
+      const found = await findByLogin(db, login);
+      const hash = found?.passwordHash ?? (await nobody);
+      return (await passwordMatches(given.password, hash)) ? found : undefined;
+    });
+    if (user === undefined)
       throw new Problem({
         type: 'wrong-password',
         title: 'Login and password do not match',

@@ -149,7 +149,7 @@ function chosenSlot(job: JobView, request: LogTapRequest, slots: readonly Slot[]
   const screening = screenSlot(slot);
   if (screening.class === 'block')
     throw invalid([{ path: 'feedId', message: screening.reason ?? 'must not be tapped' }]);
-  if (screening.class === 'caution' && planned?.reason === undefined)
+  if (screening.class !== 'free' && planned?.reason === undefined)
     throw invalid([
       {
         path: 'reason',

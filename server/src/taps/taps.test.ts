@@ -68,14 +68,25 @@ describe('logging a tap point', () => {
       version: 1,
       plan: [{ feedId: 'memory', slotId, oneWayM: 2 }],
     });
+    const bare = await visitor.put(`/jobs/${job.id}/taps/${uuidv7()}`, {
+      ...LOG,
+      feedId: 'memory',
+    });
+    expect(problemPaths(bare)).toEqual(['reason']);
+    const reason = 'the handbook says clock';
+    await visitor.patch(`/jobs/${job.id}`, {
+      version: 2,
+      plan: [{ feedId: 'memory', slotId, oneWayM: 2, reason }],
+    });
     await visitor.probe(job.id, slotId, ['off', 'run', 'asleep', 'a', 'b']);
     const { body } = await visitor.put<TapPointView>(`/jobs/${job.id}/taps/${uuidv7()}`, {
       ...LOG,
       feedId: 'memory',
-      fuseA: 1,
     });
     expect(body).toMatchObject({ function: 'constant', slotId });
-    expect(body.note).toMatch(/^Caution: no legend.*handbook’s entry\. behind the flap$/);
+    expect(body.note).toMatch(
+      /^Caution: no legend.*handbook’s entry\. Taken because: the handbook says clock\. behind the flap$/,
+    );
   });
 
   it('takes a slot whose legend warns only with a reason, which goes into the log', async () => {

@@ -1,5 +1,5 @@
 import type { Alignment } from '@lucky-thread/core/identify/legend';
-import { alignLegend } from '@lucky-thread/core/identify/legend';
+import { LEGEND_LANGUAGE_NAMES, alignLegend } from '@lucky-thread/core/identify/legend';
 import type { Panel } from '@lucky-thread/core/vehicle';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -63,6 +63,9 @@ export function LegendCheck({ panels }: { readonly panels: readonly Panel[] }) {
       ) : (
         outcome !== undefined && <Outcome alignment={outcome} />
       )}
+      <Words kind="small" soft testID="legend-languages">
+        {`Legends are read in ${LEGEND_LANGUAGE_NAMES.join(', ')}, and in the letter codes of Japanese-market cars, shortened as print does. A legend that can’t be read is unknown, not harmless.`}
+      </Words>
     </Card>
   );
 }

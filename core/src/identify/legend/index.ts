@@ -1,2 +1,3 @@
 export { alignLegend, laid } from './alignLegend';
 export type { Alignment, LegendLie, Lie, RatingGrid } from './alignLegend';
+export { LEGEND_LANGUAGE_NAMES } from './vocabulary/vocabulary';
