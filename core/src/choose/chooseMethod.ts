@@ -1,4 +1,5 @@
-import { ampacityAtA } from '../size';
+import type { InsulationC } from '../size';
+import { INSULATIONS_C, ampacityAtA } from '../size';
 import type { JoinMethod, JoinPlace, JoinTool, MethodFacts } from './methods';
 import { JOIN_METHODS, METHOD_FACTS } from './methods';
 import type { Schools } from './schools';
@@ -138,13 +139,22 @@ function refusalOf(method: JoinMethod, facts: MethodFacts, given: JoinGiven): Gr
   return refusalByPlace(method, facts, given);
 }
 
-/** Insulation that a car's wire is taken for where nobody knows it, °C: the least. */
-const UNKNOWN_INSULATION_C = 60;
+/** A car's wire is laid for where it lies: its insulation stands so much more than the air there, °C. Common practice. */
+const LAID_FOR_C = 20;
+/** Air of a cabin, °C. */
+const CABIN_C = 30;
+
+/** Insulation that a car's wire is taken for where nobody knows it, °C: the least that is laid there. */
+function unknownInsulation(heatC: number | undefined): InsulationC {
+  return INSULATIONS_C.find((one) => one > (heatC ?? CABIN_C) + LAID_FOR_C) ?? 125;
+}
 
 /** What a car's wire carries beside its own load, A; undefined where no wire of the car carries the added current. */
 function roomInWire(given: JoinGiven): number | undefined {
   if (given.carMm2 === undefined || given.place !== 'wire') return undefined;
-  const carriesA = ampacityAtA(given.carMm2, UNKNOWN_INSULATION_C, { ambientC: given.heatC });
+  const carriesA = ampacityAtA(given.carMm2, unknownInsulation(given.heatC), {
+    ambientC: given.heatC,
+  });
   return Math.max(0, carriesA - (given.presentA ?? 0));
 }
 

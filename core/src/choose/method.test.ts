@@ -134,6 +134,12 @@ describe('chooseMethod', () => {
     },
   );
 
+  it('takes a wire in the engine space for one that was laid for it', () => {
+    const hot: JoinGiven = { ...WIRE, heatC: 105 };
+    expect(chooseMethod(hot).ranked.length).toBeGreaterThan(0);
+    expect(chooseMethod({ ...hot, currentA: 14 }).ranked).toEqual([]);
+  });
+
   it('takes the same wire for what it has room for', () => {
     expect(chooseMethod({ ...WIRE, presentA: 2 }).ranked.length).toBeGreaterThan(0);
   });

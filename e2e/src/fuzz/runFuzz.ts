@@ -154,7 +154,7 @@ function newLedger() {
       if (answer.status !== 200) return;
       if (request.makes !== undefined) {
         // A path that was spoilt names another id, or none.
-        const id = /[0-9a-f-]{36}$/.exec(request.path)?.[0] ?? request.makes.id;
+        const id = /[0-9a-f-]{36}(?=\?|$)/.exec(request.path)?.[0] ?? request.makes.id;
         const ids = made.get(request.makes.kind) ?? new Set();
         made.set(request.makes.kind, ids.add(id));
       }

@@ -14,6 +14,7 @@ const DEFAULTS = {
   place: 'wire',
   currentA: 2,
   areaMm2: 0.75,
+  originalA: 0,
   reversible: 'any',
   circuit: 'power',
   wet: false,
@@ -49,15 +50,16 @@ const ENGINE_C = 105;
 export function JointTool() {
   const shop = useShopQuery();
   const [inputs, set] = useToolInputs(DEFAULTS);
-  const { currentA, areaMm2 } = inputs;
+  const { currentA, areaMm2, originalA } = inputs;
   const school = (shop.data?.settings ?? DEFAULT_SETTINGS).schools.joining;
   const pick = <T extends string>(rows: readonly (readonly [T, string])[], value: string): T =>
     (rows.find(([one]) => one === value) ?? (rows[0] as readonly [T, string]))[0];
-  const methods = allGood({ currentA, areaMm2 })
+  const methods = allGood({ currentA, areaMm2, originalA })
     ? chooseMethod({
         place: pick(PLACES, inputs.place),
         currentA: currentA ?? 0,
         carMm2: areaMm2,
+        presentA: originalA,
         addedMm2: 0.75,
         reversible: pick(REVERSIBLE, inputs.reversible),
         circuit: pick(CIRCUITS, inputs.circuit),
@@ -109,6 +111,13 @@ export function JointTool() {
         field="areaMm2"
         value={areaMm2}
         onValue={(value) => set({ areaMm2: value })}
+      />
+      <ToolNumber
+        label="What it carries already"
+        field="originalA"
+        value={originalA}
+        hint="The added current goes through this wire as well"
+        onValue={(value) => set({ originalA: value })}
       />
       <ToolChoice
         label="To be undone one day"
