@@ -2,11 +2,11 @@ import { Problem } from '../http/problem';
 
 /** Hashes at once: each takes a quarter of a second of one core, and the other requests want their share. */
 const AT_ONCE = 1;
-/** Most that wait, so that nobody waits for longer than a second; whoever comes after is asked to come again. */
-const MOST_WAITING = 1;
+/** Most that wait: none, so that no request takes longer than one hash. The app asks again by itself. */
+const MOST_WAITING = 0;
 
 /**
- * Lets one piece of work run at once and one wait.
+ * Lets one piece of work run at once.
  *
  * @throws Problem 429 when too many wait already.
  */

@@ -80,7 +80,7 @@ describe('guessing passwords', () => {
 });
 
 describe('the queue of hashes', () => {
-  it('lets one run at once, one wait, and refuses whoever comes after them', async () => {
+  it('lets one run at once, and refuses whoever comes meanwhile', async () => {
     const inTurn = newHashQueue();
     let running = 0;
     let most = 0;
@@ -91,7 +91,7 @@ describe('the queue of hashes', () => {
       await new Promise<void>((resolve) => release.push(resolve));
       running -= 1;
     };
-    const all = Array.from({ length: 5 }, () =>
+    const all = Array.from({ length: 4 }, () =>
       inTurn(work).then(
         () => 'done',
         () => 'refused',
@@ -105,7 +105,7 @@ describe('the queue of hashes', () => {
     }
     const ends = await Promise.all(all);
     expect(most).toBe(1);
-    expect(ends.filter((end) => end === 'done')).toHaveLength(2);
+    expect(ends.filter((end) => end === 'done')).toHaveLength(1);
     expect(ends.filter((end) => end === 'refused')).toHaveLength(3);
     // A place that was refused or failed is free again.
     await expect(inTurn(() => Promise.reject(new Error('no')))).rejects.toThrow('no');

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useSessionQuery, useSignInMutation } from '../../store/api';
 import { flushOutbox } from '../../store/outbox';
-import { problemText } from '../../store/problemText';
+import { problemOf, problemText } from '../../store/problemText';
 import { sessionRenewed } from '../../store/sessionSlice';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { ActionButton } from '../../ui/ActionButton';
@@ -36,7 +36,7 @@ export function SignInScreen() {
   const [problem, setProblem] = useState<string>();
   const [signIn, { isLoading }] = useSignInMutation();
   const enter = async (as: { login: string; password: string }): Promise<void> => {
-    const result = await signIn({ login: as.login, password: as.password });
+    const result = await patiently(() => signIn({ login: as.login, password: as.password }));
     setProblem(result.error === undefined ? undefined : problemText(result.error));
     if (result.data === undefined) return;
     dispatch(sessionRenewed());
@@ -81,6 +81,23 @@ export function SignInScreen() {
       />
     </Screen>
   );
+}
+
+/** The server looks at one password at a time: somebody else's turn passes in a moment. */
+const BUSY_TRIES = 5;
+const BUSY_MS = 700;
+
+/** Asks again by itself while the server is busy with somebody else's sign-in. */
+async function patiently<T extends { readonly error?: unknown }>(
+  ask: () => Promise<T>,
+): Promise<T> {
+  let result = await ask();
+  for (let tried = 1; tried < BUSY_TRIES; tried += 1) {
+    if (problemOf(result.error)?.type !== 'sign-in-busy') return result;
+    await new Promise((resolve) => setTimeout(resolve, BUSY_MS));
+    result = await ask();
+  }
+  return result;
 }
 
 /** Only a path of this application is gone back to. */
