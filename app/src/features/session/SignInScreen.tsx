@@ -6,7 +6,7 @@ import { StyleSheet, View } from 'react-native';
 import { useSessionQuery, useSignInMutation } from '../../store/api';
 import { flushOutbox } from '../../store/outbox';
 import { problemOf, problemText } from '../../store/problemText';
-import { sessionRenewed } from '../../store/sessionSlice';
+import { sessionRenewed, signedOut } from '../../store/sessionSlice';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { ActionButton } from '../../ui/ActionButton';
 import { Field } from '../../ui/Field';
@@ -39,6 +39,9 @@ export function SignInScreen() {
     const result = await patiently(() => signIn({ login: as.login, password: as.password }));
     setProblem(result.error === undefined ? undefined : problemText(result.error));
     if (result.data === undefined) return;
+    // Where somebody else was in this tab is none of the next one's business.
+    const before = session.data?.user?.id;
+    if (before !== undefined && before !== result.data.user?.id) dispatch(signedOut());
     dispatch(sessionRenewed());
     void dispatch(flushOutbox());
   };
