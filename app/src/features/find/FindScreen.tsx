@@ -179,7 +179,7 @@ function ProbeDock({ context, finding, onFilled }: PartProps & { onFilled: () =>
         onArrived={(state, slotId) => {
           dispatch(carBroughtTo({ jobId, state, ...(slotId === undefined ? {} : { slotId }) }));
           // The plan may name another slot first once the car is there.
-          follow();
+          follow(slotId);
         }}
         onDefer={(place, left) => void defer([place], left)}
       />
@@ -188,7 +188,13 @@ function ProbeDock({ context, finding, onFilled }: PartProps & { onFilled: () =>
           Touch a slot to log a reading.
         </Words>
       ) : (
-        <SlotPad key={slot.id} slot={slot} context={context} finding={finding} onTaken={follow} />
+        <SlotPad
+          key={slot.id}
+          slot={slot}
+          context={context}
+          finding={finding}
+          onTaken={() => follow()}
+        />
       )}
     </View>
   );

@@ -46,7 +46,7 @@ function following(advice: FindAdvice) {
   const arrive = (): void => {
     act(() => {
       store.dispatch(carBroughtTo({ jobId: JOB, state: stateAt('run'), slotId: 'F2' }));
-      hook.result.current();
+      hook.result.current('F2');
     });
     hook.rerender({ advice, thinking: true });
   };
@@ -76,6 +76,17 @@ describe('useFollowPlan', () => {
     act(() => {
       store.dispatch(slotTouched({ jobId: JOB, slotId: 'F7' }));
     });
+    rerender({ advice: atRun('F1'), thinking: false });
+    expect(slotId()).toBe('F7');
+  });
+
+  it('leaves a slot alone that was touched while the answer was on its way', () => {
+    const { store, rerender, slotId, arrive } = following(atRun('F2', 'F1'));
+    arrive();
+    act(() => {
+      store.dispatch(slotTouched({ jobId: JOB, slotId: 'F7' }));
+    });
+    rerender({ advice: atRun('F2', 'F1'), thinking: true });
     rerender({ advice: atRun('F1'), thinking: false });
     expect(slotId()).toBe('F7');
   });

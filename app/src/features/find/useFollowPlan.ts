@@ -13,20 +13,29 @@ export function useFollowPlan(at: {
   readonly advice: FindAdvice | undefined;
   readonly thinking: boolean;
   readonly probing: Probing;
-}): () => void {
+}): (from?: string) => void {
   const dispatch = useAppDispatch();
-  // At the start the plan's first slot is taken up, unless the user was faster.
-  const due = useRef(at.probing.slotId === undefined);
   const { jobId, advice, thinking, probing } = at;
+  const { slotId: selected } = probing;
+  // At the start the plan's first slot is taken up, unless the user was faster.
+  const due = useRef<{ readonly from: string | undefined } | undefined>(
+    selected === undefined ? { from: undefined } : undefined,
+  );
   useEffect(() => {
-    if (!due.current || thinking || advice?.next.kind !== 'visit') return;
-    due.current = false;
+    if (due.current === undefined) return;
+    // A slot that the user touched while the plan was being worked out is the one they mean.
+    if (due.current.from !== selected) due.current = undefined;
+    if (due.current === undefined || thinking || advice?.next.kind !== 'visit') return;
+    due.current = undefined;
     const { place, sourceIds } = advice.next.visit;
     const slotId = sourceIds[0];
     if (slotId !== undefined && placeOf(probing.state) === place)
       dispatch(slotTouched({ jobId, slotId }));
-  }, [advice, thinking, probing.state, jobId, dispatch]);
-  return useCallback(() => {
-    due.current = true;
-  }, []);
+  }, [advice, thinking, selected, probing.state, jobId, dispatch]);
+  return useCallback(
+    (from = selected) => {
+      due.current = { from };
+    },
+    [selected],
+  );
 }
