@@ -33,6 +33,7 @@ export { MOST_PROBLEMS, validate } from './validate';
 export { isStorableText, shapeProblem } from './rules/plainShape';
 export { isInstant } from './rules/isInstant';
 export { MAX_VERSION } from './rules/fields';
-export type { FieldProblem, Validated } from './validate';
+export type { FieldProblem } from './fieldProblem';
+export type { Validated } from './validate';
 export type { ModelSummary, ModelView } from './vehicle';
 export { VehicleStateInput } from './vehicleState';

@@ -1,4 +1,4 @@
-import type { FieldProblem } from './validate';
+import type { FieldProblem } from './fieldProblem';
 
 /** An error as the server tells it (RFC 9457, `application/problem+json`). */
 export interface ProblemDocument {

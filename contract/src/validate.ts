@@ -3,14 +3,8 @@ import { plainToInstance } from 'class-transformer';
 import type { ClassConstructor } from 'class-transformer';
 import type { ValidationError } from 'class-validator';
 import { validateSync } from 'class-validator';
+import type { FieldProblem } from './fieldProblem';
 import { shapeProblem } from './rules/plainShape';
-
-/** One thing that is wrong with an input, and where. */
-export interface FieldProblem {
-  /** Path of the field, e.g. `device.feeds.0.currentA`. */
-  readonly path: string;
-  readonly message: string;
-}
 
 /** A checked input, or everything that is wrong with it. */
 export type Validated<T> =

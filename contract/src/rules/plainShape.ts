@@ -1,4 +1,4 @@
-import type { FieldProblem } from '../validate';
+import type { FieldProblem } from '../fieldProblem';
 
 /**
  * Limits of an input before anything is built from it. They lie far above what the application sends, and far below

@@ -1,0 +1,6 @@
+/** One thing that is wrong with an input, and where. */
+export interface FieldProblem {
+  /** Path of the field, e.g. `device.feeds.0.currentA`. */
+  readonly path: string;
+  readonly message: string;
+}
