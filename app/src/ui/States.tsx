@@ -17,12 +17,24 @@ export function Loading(props: { readonly what: string }) {
 }
 
 /** Shown when something could not be had, with a way to try again. */
-export function Failed(props: { readonly what: string; readonly onRetry: () => void }) {
+export function Failed(props: {
+  readonly what: string;
+  /** What the server said; left out when it said nothing. */
+  readonly why?: string | undefined;
+  readonly onRetry: () => void;
+  /** Leads back to where there is something. */
+  readonly onBack?: () => void;
+}) {
   return (
     <View style={styles.middle} role="alert">
       <Words kind="heading">{props.what} could not be loaded</Words>
-      <Words soft>Readings you take are kept on this phone until the server answers.</Words>
+      <Words soft testID="failed-why">
+        {props.why ?? 'Readings you take are kept on this phone until the server answers.'}
+      </Words>
       <ActionButton label="Try again" onPress={props.onRetry} />
+      {props.onBack !== undefined && (
+        <ActionButton kind="quiet" label="‹ Jobs" testID="failed-back" onPress={props.onBack} />
+      )}
     </View>
   );
 }

@@ -31,9 +31,11 @@ export function useJobContext(): JobContext {
 /** The frame of a job's screens: which car, which device, the thread with its knots, what is not saved yet. */
 export function JobShell() {
   const { jobId } = useLocalSearchParams<{ jobId: string }>();
-  const { context, failed, retry } = useJob(jobId);
+  const { context, failed, why, retry } = useJob(jobId);
+  const router = useRouter();
   const path = usePathname();
-  if (failed) return <Failed what="The job" onRetry={retry} />;
+  if (failed)
+    return <Failed what="The job" why={why} onRetry={retry} onBack={() => router.navigate('/')} />;
   if (context === undefined) return <Loading what="the job" />;
   return (
     <Context.Provider value={context}>

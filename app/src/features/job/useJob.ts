@@ -1,5 +1,6 @@
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import type { JobView, ModelView, ShopSettings, TapPointView } from '@lucky-thread/contract';
+import { problemOf } from '../../store/problemText';
 import { useJobQuery, useJobTapsQuery, useModelQuery, useShopQuery } from '../../store/api';
 
 /** A job with everything its screens need. */
@@ -16,6 +17,8 @@ export interface JobContext {
 export function useJob(jobId: string): {
   readonly context: JobContext | undefined;
   readonly failed: boolean;
+  /** What the server said of it; undefined when it did not answer. */
+  readonly why: string | undefined;
   readonly retry: () => void;
 } {
   const job = useJobQuery(jobId, { refetchOnFocus: true });
@@ -36,6 +39,7 @@ export function useJob(jobId: string): {
   return {
     context,
     failed: context === undefined && (job.isError || model.isError || taps.isError),
+    why: problemOf(job.error)?.detail ?? problemOf(job.error)?.title,
     retry: () => {
       void job.refetch();
       void taps.refetch();
