@@ -39,11 +39,23 @@ const FIVE_V: readonly [number, number] = [5, 0.12];
 /** Part voltage, and the mean of a pulsing one, lie anywhere between these, V. */
 const PART_RANGE_V: readonly [number, number] = [0.5, 11];
 
-/** What the battery shows at a live point, V: mean and spread over batteries, drops and alternators. */
-function batteryVolts(state: VehicleState): readonly [mean: number, sigma: number] {
-  if (state.key === 'crank') return [10, 1.1];
-  if (state.key === 'engine') return [14, 0.6];
-  return [12.3, 0.45];
+/** What the battery shows at a live point: most cars about a mean, the rest anywhere in a range. */
+interface BatteryVolts {
+  readonly mean: number;
+  readonly sigma: number;
+  /** Share of cars that are off the mean: a tired battery, a heavy load on the feed, a weak alternator. */
+  readonly off: number;
+  readonly range: readonly [low: number, high: number];
+}
+
+const STANDING: BatteryVolts = { mean: 12.3, sigma: 0.45, off: 0.1, range: [9.5, 13.5] };
+/** Between 6.5 V on a tired battery in the cold and hardly a sag. Common practice: 9.6 V is what a test wants at least. */
+const CRANKING: BatteryVolts = { mean: 10, sigma: 1.1, off: 0.25, range: [6, 12.5] };
+const CHARGING: BatteryVolts = { mean: 14, sigma: 0.6, off: 0.1, range: [11.5, 15.5] };
+
+function batteryVolts(state: VehicleState): BatteryVolts {
+  if (state.key === 'crank') return CRANKING;
+  return state.key === 'engine' ? CHARGING : STANDING;
 }
 
 type GlowRow = readonly [lit: number, dim: number, dark: number, pulsing: number];
@@ -63,8 +75,8 @@ const GLOW: Record<Level, GlowRow> = {
   bus: [0.005, 0.015, 0.975, 0.005],
   five: [0.005, 0.035, 0.955, 0.005],
 };
-/** Cranking dims a lamp on a live feed. */
-const GLOW_CRANKING: GlowRow = [0.84, 0.139, 0.02, 0.001];
+/** Cranking dims a lamp on a live feed: at 8 V it gives a quarter of its light. */
+const GLOW_CRANKING: GlowRow = [0.68, 0.29, 0.029, 0.001];
 /** The same clipped to the constant: now it is ground that lights it. */
 const GLOW_FROM_CONSTANT: Record<Level, GlowRow> = {
   battery: [0.003, 0.006, 0.99, 0.001],
@@ -136,7 +148,7 @@ export function likelihoods(reading: Pick<Reading, 'value' | 'state' | 'clip'>):
       return LEVELS.map((level) => glowChance(GLOW_LED[level], value.glow));
     case 'volts': {
       const battery = batteryVolts(state);
-      const volts = fromConstant ? battery[0] - Math.abs(value.volts) : Math.abs(value.volts);
+      const volts = fromConstant ? battery.mean - Math.abs(value.volts) : Math.abs(value.volts);
       return LEVELS.map(
         (level) => (1 - JUMPS[level]) * voltDensity(level, volts, { battery, fromConstant }),
       );
@@ -162,9 +174,9 @@ function glowChance(row: GlowRow, glow: Glow): number {
   return (1 - SLIP) * row[GLOW_COLUMN[glow]] + SLIP / 4;
 }
 
-/** What a voltage is judged under: the battery's mean and spread there, V, and where the meter is clipped. */
+/** What a voltage is judged under: the battery in that state, and where the meter is clipped. */
 interface Under {
-  readonly battery: readonly [mean: number, sigma: number];
+  readonly battery: BatteryVolts;
   readonly fromConstant: boolean;
 }
 
@@ -174,17 +186,17 @@ function voltDensity(level: Level, volts: number, under: Under): number {
 }
 
 function cleanDensity(level: Level, volts: number, under: Under): number {
-  const [battery, sigma] = under.battery;
+  const { mean, sigma } = under.battery;
   switch (level) {
     case 'battery':
-      return normal(volts - battery, sigma);
+      return batteryDensity(volts, under.battery);
     case 'ground':
     case 'chassis':
       // Counted down from the battery, ground carries the battery's spread.
       return under.fromConstant ? normal(volts, sigma) : 2 * normal(volts, GROUND_SIGMA_V);
     case 'open': {
       // An open wire follows the clip through the meter: near ground, or near the constant.
-      const from = under.fromConstant ? battery - volts : volts;
+      const from = under.fromConstant ? mean - volts : volts;
       const quiet = 2 * normal(from, GROUND_SIGMA_V);
       const ghost = from < 0 ? 0 : Math.exp(-from / GHOST_MEAN_V) / GHOST_MEAN_V;
       return QUIET_OPEN * quiet + (1 - QUIET_OPEN) * ghost;
@@ -201,6 +213,12 @@ function cleanDensity(level: Level, volts: number, under: Under): number {
     case 'five':
       return normal(volts - FIVE_V[0], FIVE_V[1]);
   }
+}
+
+function batteryDensity(volts: number, { mean, sigma, off, range }: BatteryVolts): number {
+  const [low, high] = range;
+  const anywhere = volts >= low && volts <= high ? 1 / (high - low) : 0;
+  return (1 - off) * normal(volts - mean, sigma) + off * anywhere;
 }
 
 /** Density of a normal distribution around zero. */

@@ -46,7 +46,7 @@ describe('readLabel', () => {
     ['free', ['LIGHTER', 'Zig. Anz.', 'Allume-cigare', 'Encendedor', 'CIG']],
     ['free', ['DOME', 'Innenlicht', 'Plafonnier', 'Luz interior', 'ROOM']],
     ['free', ['REAR DEFOG', 'Heckscheibe', 'Lunette AR', 'Luneta term.', 'DEF']],
-    ['free', ['BATTERY', 'Dauerplus', 'Permanent', 'Batería', 'B']],
+    ['free', ['BATTERY', 'Dauerplus', 'Permanent', 'Batería', 'B+']],
   ] as const)('puts into class %s what %p name', (safety, legends) => {
     expect(legends.map((legend) => readLabel(legend).safety)).toEqual(legends.map(() => safety));
   });

@@ -165,10 +165,19 @@ export const HYPOTHESES: readonly Hypothesis[] = [
   ...wire('sensor', [['5 V feed', 1, (state) => (state.key === 'off' ? 'dead' : 'five')]]),
 ];
 
-/** How often a circuit is at a level its hypothesis does not expect: sheds, door modules, option-dependent relays. */
-const ODD = 0.005;
-/** A circuit that should be dead is hardly ever at battery voltage. */
-const ODDLY_LIVE = 0.0015;
+/** Where it is not one in a thousand: a circuit that should be dead is at battery voltage a little more often. */
+const ODDLY: Partial<Record<Level, number>> = {
+  battery: 0.0015,
+  half: 0.0003,
+  bus: 0.0003,
+  five: 0.0003,
+  pulse: 0.0005,
+};
+/**
+ * How often a circuit is at a level that its hypothesis does not expect: shed loads, door modules, relays of an option.
+ * A data line's bias, a sensor's 5 V and half a supply hardly ever stand on a circuit that is made for something else.
+ */
+const ODD: PerLevel = LEVELS.map((level) => ODDLY[level] ?? 0.001);
 /** What pulls a switched wire up: the battery through a lamp, a module's part voltage, or nothing. */
 const PULL_UP: Partial<Record<Level, number>> = { battery: 0.4, part: 0.25, five: 0.15, open: 0.2 };
 
@@ -186,10 +195,8 @@ export function levelRowOf(hypothesis: Hypothesis, state: VehicleState): number 
 }
 
 function levelRow(expected: Partial<Record<Level, number>>): PerLevel {
-  const rest = 1 - (LEVELS.length - 1) * ODD - ODDLY_LIVE;
-  return LEVELS.map(
-    (level) => (level === 'battery' ? ODDLY_LIVE : ODD) + rest * (expected[level] ?? 0),
-  );
+  const rest = 1 - ODD.reduce((sum, share) => sum + share, 0);
+  return LEVELS.map((level, index) => (ODD[index] ?? 0) + rest * (expected[level] ?? 0));
 }
 
 /** The rows by what the circuit is at; dead ones by their chance to float. */

@@ -1,5 +1,5 @@
-import type { BenchCar, GeneratedVehicle } from '../bench';
-import { benchCar, lampShows, meterShows, seededRandom } from '../bench';
+import type { BenchCar, BenchTouch, GeneratedVehicle } from '../bench';
+import { benchCar, lampShows, meterShows, seededRandom, showsElsewhere } from '../bench';
 import type { LoggedClaim, Reading, ReadingValue, Source } from '../identify';
 import { WORK_SECONDS, changeSeconds } from '../identify';
 import type { VehicleState } from '../vehicle';
@@ -56,6 +56,8 @@ export function trialCar(
     readonly car?: BenchCar;
     /** What the model's log says, by slot id; nothing by default. */
     readonly log?: ReadonlyMap<string, LoggedClaim>;
+    /** Read with other people's instruments; by default with the ones that the plan was tuned on. */
+    readonly elsewhere?: boolean;
   },
 ): TrialCar {
   const car = by.car ?? benchCar(vehicle.truth);
@@ -63,6 +65,13 @@ export function trialCar(
   const readings: Reading[] = [];
   let state = PARKED;
   let effort: Effort = { seconds: LEGEND_SECONDS, probes: 0, changes: 0, sleeps: 0 };
+  const shown = (withLamp: boolean, touch: BenchTouch): ReadingValue => {
+    if (by.elsewhere === true)
+      return showsElsewhere(car, touch, { instrument: withLamp ? 'lamp' : 'meter', random });
+    return withLamp
+      ? { kind: 'glow', glow: lampShows(car, touch).burns }
+      : meterShows(car, touch, random);
+  };
   const spend = (seconds: number, more: Partial<Effort>): void => {
     effort = { ...effort, ...more, seconds: effort.seconds + seconds };
   };
@@ -81,9 +90,7 @@ export function trialCar(
     lamp: by.instrument === 'both',
     probe: (sourceId, withLamp = by.instrument === 'lamp') => {
       const touch = { pointId: sourceId, state };
-      const value: ReadingValue = withLamp
-        ? { kind: 'glow', glow: lampShows(car, touch).burns }
-        : meterShows(car, touch, random);
+      const value = shown(withLamp, touch);
       const reading: Reading = {
         id: `r${readings.length}`,
         sourceId,

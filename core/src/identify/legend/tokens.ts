@@ -14,6 +14,8 @@ const CONFUSED: readonly (readonly [RegExp, string])[] = [
 
 /** Words for a terminal of DIN 72552. */
 const TERMINAL = /\b(?:KLEMME|TERMINAL|BORNE|MORSETTO|KLEM)\b/g;
+/** The battery’s plus as DIN 72552 writes it; a lone letter says nothing. */
+const BATTERY_PLUS = /\+\s?B(?![A-Z])|\bB\s?\+/g;
 /** Words that join others; print leaves them out mostly. */
 const JOINING = /\b(?:DEL|DE|LA|LES|LE|DU|DES|DI|DA|DOS|DO|EL|AUX|AU|UND|OF|THE|VON)\b/g;
 
@@ -21,6 +23,7 @@ const JOINING = /\b(?:DEL|DE|LA|LES|LE|DU|DES|DI|DA|DOS|DO|EL|AUX|AU|UND|OF|THE|
 export function tokensOf(legend: string | undefined): readonly string[] {
   const plain = plainLetters(legend ?? '').replace(/[’']/g, ' ');
   const rest = plain
+    .replace(BATTERY_PLUS, ' BAT ')
     .replace(RATING, ' ')
     .replace(PLACE, ' ')
     .replace(TERMINAL, 'KL')

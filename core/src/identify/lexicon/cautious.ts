@@ -95,7 +95,7 @@ export const CAUTIOUS: readonly LexiconEntry[] = [
     CONSTANT,
   ),
   caution(
-    'AM 1|AM 2|IGN SW|IG SW|ZUENDSCHL|MAIN|HAUPTS|ALT|ALTERNATOR|GENERATOR|LIMA|ALTERNATEUR|ALTERNADOR',
+    'AM 1|AM 2|IGN SW|IG SW|ZUENDSCHL|MAIN FEED|MAIN SUPPLY|HAUPTS|ALT|ALTERNATOR|GENERATOR|LIMA|ALTERNATEUR|ALTERNADOR',
     'main feed, ignition switch, alternator',
     'Half the car hangs on a main feed: nothing is added to it.',
     CONSTANT,
