@@ -30,6 +30,11 @@ export interface FindSession {
    * neither live nor dead, which on an open wire is a ghost.
    */
   readonly lamp?: boolean;
+  /**
+   * The vehicle's handbook or fuse table is at hand (by default it is not): the plan then asks what it says of a slot
+   * whose legend can't be read, or that may well be safety-critical, before that slot serves.
+   */
+  readonly handbook?: boolean;
 }
 
 /** What the identification says about a session. */
@@ -87,6 +92,7 @@ export function adviseBy(means: Means, session: FindSession): FindAdvice {
     needs: session.needs,
     until: session.until ?? 'role',
     read: means.read,
+    handbook: session.handbook ?? false,
   });
   const plan = nextTest({
     ...field,

@@ -18,7 +18,7 @@ export function findContradictions(evidence: readonly StateEvidence[]): Contradi
     if (group.readings.length < 2) return [];
     const plain = group.readings.filter(isPlain);
     const senses = new Set(plain.map(senseOf));
-    if (!senses.has('live') || !senses.has('dead')) return [];
+    if (!senses.has('live') || !senses.has('dead') || isOutvoted(plain)) return [];
     return [
       {
         place: placeOf(group.state),
@@ -27,6 +27,23 @@ export function findContradictions(evidence: readonly StateEvidence[]): Contradi
       },
     ];
   });
+}
+
+/** A dead reading is outvoted by so many live ones. */
+const OUTVOTING = 2;
+
+/**
+ * Whether a single dead reading stands against live ones with the same instrument: a probe that misses the metal shows
+ * nothing. A live one can't have missed.
+ */
+function isOutvoted(readings: readonly Reading[]): boolean {
+  const dead = readings.filter((one) => senseOf(one) === 'dead');
+  const live = readings.filter((one) => senseOf(one) === 'live');
+  return (
+    dead.length === 1 &&
+    live.length >= OUTVOTING &&
+    readings.every((one) => one.value.kind === dead[0]?.value.kind)
+  );
 }
 
 function reasonFor(readings: readonly Reading[]): string {

@@ -1,8 +1,9 @@
 import type { StitchPlace, VehicleState } from '../vehicle';
-import { stateAt } from '../vehicle';
+import { placeOf, stateAt } from '../vehicle';
 import { SURE, SURE_BY_READINGS } from './field';
 import { LEVELS } from './levels';
 import type { Meeting } from './needs';
+import { shareAsWanted } from './needs';
 import { HYPOTHESES, UNKNOWN_LEVELS, isLive } from './signatures';
 import type { Verdict } from './verdict';
 import { VISIT_ORDER } from './workCosts';
@@ -42,6 +43,10 @@ export interface Doubt {
   readonly believed: number[];
   readonly byReadings: number[];
   readonly critical: number[];
+  /** Chance that "none of these" is live where the source was read already. */
+  readonly noneLiveAt: ReadonlyMap<StitchPlace, number>;
+  /** Chance that each hypothesis serves, were it the circuit's. */
+  readonly servingBy: Float64Array;
   /** Weight of what serves, by the legend and by the readings alone. */
   readonly serving: { readonly believed: number; readonly byReadings: number };
 }
@@ -60,6 +65,13 @@ export function doubtOf(meeting: Meeting, verdict: Verdict): Doubt {
     believed: unless(hypotheses, functions.none),
     byReadings: unless(byReadings, byReadings[HYPOTHESES.length] ?? 0),
     critical: [...criticalBy],
+    noneLiveAt: new Map(
+      verdict.posterior.evidence.map(({ state, levels }) => [
+        placeOf(state),
+        shareAsWanted(UNKNOWN_LEVELS, levels, 'live'),
+      ]),
+    ),
+    servingBy: serving,
     serving: {
       believed: servingWeight(serving, hypotheses),
       byReadings: servingWeight(serving, byReadings),
@@ -116,24 +128,42 @@ export function doubtTaken(doubt: Doubt, place: StitchPlace, expectLive: boolean
         CRITICAL_WEIGHT * (doubt.critical[index] ?? 0);
   const none =
     (doubt.believed[HYPOTHESES.length] ?? 0) + (doubt.byReadings[HYPOTHESES.length] ?? 0);
-  return taken + none * (expectLive ? 1 - UNKNOWN_LIVE : UNKNOWN_LIVE);
+  return taken + none * (1 - noneKept(doubt, place, expectLive));
 }
 
 /** Takes away what the expected reading speaks against; the answer is how likely it was to come otherwise. */
 export function remove(doubt: Doubt, place: StitchPlace, expectLive: boolean): number {
   const live = LIVE_AT.get(place) ?? [];
+  const again = doubt.noneLiveAt.has(place);
   let failing = 0;
   for (let index = 0; index < HYPOTHESES.length; index += 1) {
-    if (live[index] === expectLive) continue;
+    if (live[index] === expectLive) {
+      if (again && (doubt.servingBy[index] ?? 0) > 0) clear(doubt, index);
+      continue;
+    }
     failing += doubt.believed[index] ?? 0;
     doubt.believed[index] = 0;
     doubt.byReadings[index] = 0;
     doubt.critical[index] = 0;
   }
-  const keeps = expectLive ? UNKNOWN_LIVE : 1 - UNKNOWN_LIVE;
+  const keeps = noneKept(doubt, place, expectLive);
   for (const weights of [doubt.believed, doubt.byReadings])
     weights[HYPOTHESES.length] = (weights[HYPOTHESES.length] ?? 0) * keeps;
   return Math.min(1, failing);
+}
+
+/** Share of the doubt about a circuit of the right kind that another touch leaves, where the first one spoke against it. */
+const LEFT_BY_ANOTHER_TOUCH = 0.02;
+
+function clear(doubt: Doubt, index: number): void {
+  doubt.believed[index] = (doubt.believed[index] ?? 0) * LEFT_BY_ANOTHER_TOUCH;
+  doubt.byReadings[index] = (doubt.byReadings[index] ?? 0) * LEFT_BY_ANOTHER_TOUCH;
+}
+
+/** Share of "none of these" that an expected reading leaves. */
+function noneKept(doubt: Doubt, place: StitchPlace, expectLive: boolean): number {
+  const live = doubt.noneLiveAt.get(place) ?? UNKNOWN_LIVE;
+  return expectLive ? live : 1 - live;
 }
 
 /**

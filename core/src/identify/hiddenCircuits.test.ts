@@ -1,6 +1,6 @@
 import { advise } from './advise';
 import { hiddenCircuits } from './hiddenCircuits';
-import { readLabel } from './readLabel';
+import { readWritten } from './readLabel';
 import type { Source } from './source';
 import { sourcePrior } from './sourcePrior';
 import { PARKED } from '../vehicle';
@@ -25,12 +25,12 @@ const without = (...gone: readonly string[]): (string | undefined)[] =>
 
 describe('circuits that no legend names', () => {
   it('are none on a panel that names everything', () => {
-    expect(hiddenCircuits(panel([...COMPLETE, undefined]), readLabel).share).toBe(0);
+    expect(hiddenCircuits(panel([...COMPLETE, undefined]), readWritten).share).toBe(0);
   });
 
   it('hide on the slots whose legends are gone: missing instruments make ignition likelier there', () => {
     const sources = panel(without('METER'));
-    const hidden = hiddenCircuits(sources, readLabel);
+    const hidden = hiddenCircuits(sources, readWritten);
     const unread = { legend: undefined, logged: undefined };
     const plain = sourcePrior(unread);
     const among = sourcePrior(unread, hidden);
@@ -40,14 +40,14 @@ describe('circuits that no legend names', () => {
   });
 
   it('make a slot without a legend more dangerous where no legend names the airbag', () => {
-    const hidden = hiddenCircuits(panel(without('A/BAG')), readLabel);
+    const hidden = hiddenCircuits(panel(without('A/BAG')), readWritten);
     expect(critical(sourcePrior({ legend: undefined, logged: undefined }, hidden))).toBeGreaterThan(
       0.6,
     );
   });
 
   it('are not counted on a list too short to be a panel', () => {
-    expect(hiddenCircuits(panel(['BAT', undefined, 'CIG']), readLabel).share).toBe(0);
+    expect(hiddenCircuits(panel(['BAT', undefined, 'CIG']), readWritten).share).toBe(0);
   });
 
   it('leave what a readable legend says alone', () => {
@@ -59,7 +59,7 @@ describe('circuits that no legend names', () => {
   });
 
   it('share out their chances completely', () => {
-    const hidden = hiddenCircuits(panel(without('METER', 'STOP', 'RADIO')), readLabel);
+    const hidden = hiddenCircuits(panel(without('METER', 'STOP', 'RADIO')), readWritten);
     const { functions } = sourcePrior({ legend: undefined, logged: undefined }, hidden);
     expect(Object.values(functions).reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 9);
   });

@@ -1,6 +1,6 @@
 import type { FunctionWeights } from './lexicon/entry';
 import { CONSTANT, COURTESY, GAUGES, IGNITION, LAMPS, RADIO, RUN, SOCKET } from './lexicon/entry';
-import type { LabelReading } from './readLabel';
+import type { LabelReading, Written } from './readLabel';
 import type { Source } from './source';
 
 /** A circuit that nearly every interior panel has. */
@@ -58,9 +58,9 @@ const MOST_HIDDEN = 0.8;
  */
 export function hiddenCircuits(
   sources: readonly Source[],
-  read: (legend: string | undefined) => LabelReading,
+  read: (written: Written) => LabelReading,
 ): HiddenCircuits {
-  const labels = sources.filter(({ kind }) => kind !== 'wire').map(({ legend }) => read(legend));
+  const labels = sources.filter(({ kind }) => kind !== 'wire').map(read);
   const unreadable = labels.filter(({ safety }) => safety === 'unknown').length;
   const named = new Set(labels.flatMap(({ entries }) => entries.map(({ meaning }) => meaning)));
   const missing = STANDARD_CIRCUITS.filter(

@@ -23,8 +23,8 @@ export {
   senseOf,
 } from './reading';
 export type { Cone, Glow, Reading, ReadingValue, Sense } from './reading';
-export { readLabel } from './readLabel';
-export type { FunctionPrior, LabelReading } from './readLabel';
+export { readLabel, readWritten } from './readLabel';
+export type { FunctionPrior, LabelReading, Written } from './readLabel';
 export type { LoggedClaim, Source } from './source';
 export { sourcePrior } from './sourcePrior';
 export type { Belief } from './sourcePrior';

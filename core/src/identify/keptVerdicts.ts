@@ -32,6 +32,7 @@ function isSame(last: Grounds, now: Grounds): boolean {
   return (
     last.belief === now.belief &&
     last.source.legend === now.source.legend &&
+    last.source.handbook === now.source.handbook &&
     last.source.kind === now.source.kind &&
     // What the log claims is told by a fresh belief each time; without a claim beliefs are shared.
     last.source.logged === now.source.logged &&

@@ -22,8 +22,11 @@ export type Level = (typeof LEVELS)[number];
 /** One number per level, in the order of `LEVELS`. */
 export type PerLevel = readonly number[];
 
-/** Share of readings that have nothing to do with the level: slipped probe, wrong slot, thumb on the wrong key. */
+/** Share of readings that have nothing to do with the level: wrong slot, thumb on the wrong key. */
 const SLIP = 0.004;
+/** Share of touches that miss the metal: the meter shows nothing. */
+const MISSED = 0.0024;
+const NOTHING_SIGMA_V = 0.05;
 /** Span over which a slipped meter reading may fall, V. */
 const SLIP_SPAN_V = 16;
 /** Spread of a meter on a grounded point, V: ground offset and the last digit. */
@@ -181,8 +184,8 @@ interface Under {
 }
 
 function voltDensity(level: Level, volts: number, under: Under): number {
-  const slip = SLIP / SLIP_SPAN_V;
-  return (1 - SLIP) * cleanDensity(level, volts, under) + slip;
+  const slip = SLIP / SLIP_SPAN_V + MISSED * 2 * normal(volts, NOTHING_SIGMA_V);
+  return (1 - SLIP - MISSED) * cleanDensity(level, volts, under) + slip;
 }
 
 function cleanDensity(level: Level, volts: number, under: Under): number {

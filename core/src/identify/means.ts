@@ -3,7 +3,7 @@ import { keptVerdicts } from './keptVerdicts';
 import type { Posterior } from './posterior';
 import { posterior } from './posterior';
 import type { Reading } from './reading';
-import type { LabelReading } from './readLabel';
+import type { LabelReading, Written } from './readLabel';
 import type { Source } from './source';
 import type { Belief } from './sourcePrior';
 import type { OrderOfVisits } from './orderOfVisits';
@@ -12,7 +12,7 @@ import { newWorkings } from './workings';
 
 /** How the costly questions are answered: quickly, or written down plainly as `plain/` does for checks. */
 export interface Means {
-  readonly read: (legend: string | undefined) => LabelReading;
+  readonly read: (written: Written) => LabelReading;
   readonly beliefsIn: (sources: readonly Source[]) => (source: Source) => Belief;
   readonly posterior: (prior: Belief, readings: readonly Reading[]) => Posterior;
   readonly order: OrderOfVisits;

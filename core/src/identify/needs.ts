@@ -150,7 +150,11 @@ function asSeen(serving: Float64Array, seen: StateEvidence, want: Requirement['w
 const LIVE_IN_ROW = LEVEL_ROWS.map((row) => row[LEVELS.indexOf('battery')] ?? 0);
 
 /** Chance that a circuit of these expected levels is live, or is not, after what was read. */
-function shareAsWanted(expected: PerLevel, seen: PerLevel, want: Requirement['want']): number {
+export function shareAsWanted(
+  expected: PerLevel,
+  seen: PerLevel,
+  want: Requirement['want'],
+): number {
   let live = 0;
   let whole = 0;
   for (let level = 0; level < LEVELS.length; level += 1) {

@@ -42,6 +42,15 @@ export type NextAction =
       readonly caution: string | undefined;
     }
   | {
+      /** Ask the handbook what it says of a source, and enter its words, or that it says nothing. */
+      readonly kind: 'handbook';
+      readonly sourceId: string;
+      /** Attended seconds that it takes. */
+      readonly seconds: number;
+      readonly instruction: string;
+      readonly because: string;
+    }
+  | {
       readonly kind: 'deferred';
       /** Places that would settle what is open, all set aside by the installer. */
       readonly places: readonly StitchPlace[];
@@ -82,6 +91,8 @@ export function nextTest(input: PlanInput): Plan {
       },
     };
   const best = bestVisit(leaders, input, (place) => !input.cannot.includes(place));
+  const asked = leaders.find((one) => isWorthAsking(one, best, input));
+  if (asked !== undefined) return { filled, pursued, next: askHandbook(asked, input) };
   if (best !== undefined) return { filled, pursued, next: asAction(best, input) };
   const places = [...new Set(leaders.flatMap((one) => one.checks.map((check) => check.place)))];
   if (places.length > 0) return { filled, pursued, next: deferredTo(places) };
@@ -135,6 +146,37 @@ function isRashWait(place: StitchPlace, leaders: readonly Pursuit[], input: Plan
     !input.cannot.includes(here) &&
     leaders.some((one) => expectation(one.meeting, one.verdict, here) !== undefined)
   );
+}
+
+/**
+ * Whether the handbook is asked about a source now: nothing but dear readings, or none, are left on it, and none of
+ * the readings that the plan would take next is cheaper.
+ */
+function isWorthAsking(one: Pursuit, best: Visit | undefined, input: PlanInput): boolean {
+  if (!one.lookUp) return false;
+  const open = one.checks.filter(({ place }) => !input.cannot.includes(place));
+  return open.every(({ place }) => isDear(place)) && (best === undefined || isDear(best.place));
+}
+
+/** Cranking and waiting cost more than a look into a book. */
+function isDear(place: StitchPlace): boolean {
+  return place === 'crank' || WAITS.includes(place);
+}
+
+function askHandbook({ verdict, danger }: Pursuit, input: PlanInput): NextAction {
+  const source = input.sources.get(verdict.sourceId);
+  const name = source?.name ?? verdict.sourceId;
+  const chance = Math.max(1, Math.round(100 * danger));
+  return {
+    kind: 'handbook',
+    sourceId: verdict.sourceId,
+    seconds: WORK_SECONDS.lookUp,
+    instruction: `Look up ${name} in the handbook or on the fuse table, and enter what it says.`,
+    because:
+      input.classes.get(verdict.sourceId) === 'unknown'
+        ? `Its legend can’t be read; with what was measured it is safety-critical with a chance of ${chance} %.`
+        : `With what was measured it is safety-critical with a chance of ${chance} %, whatever its legend says.`,
+  };
 }
 
 function asAction(visit: Visit, input: PlanInput): NextAction {

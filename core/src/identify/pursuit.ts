@@ -11,9 +11,19 @@ import {
 } from './doubt';
 import type { Doubt } from './doubt';
 import type { Field } from './field';
-import { HOPELESS, TOO_RISKY, isRead, maySupply, priceOf } from './field';
+import {
+  HOPELESS,
+  fills,
+  isRead,
+  isSeen,
+  isTooRisky,
+  maySupply,
+  priceOf,
+  wantsLookUp,
+} from './field';
 import type { Meeting } from './needs';
 import { meetsProbability } from './needs';
+import { willDoubt } from './missedTouch';
 import { isSettled } from './settled';
 import { TRUSTED_CLAIM } from './source';
 import type { Verdict } from './verdict';
@@ -41,6 +51,8 @@ export interface Pursuit {
   readonly seconds: number;
   /** Chance that it is safety-critical even if every check comes out as hoped. */
   readonly danger: number;
+  /** The handbook is to be asked before it is taken. */
+  readonly lookUp: boolean;
 }
 
 /** What the plan has to go by besides the readings. */
@@ -78,9 +90,14 @@ export function pursuitsFor(meeting: Meeting, field: Field, at: Circumstances): 
   const pursuits: Pursuit[] = [];
   for (const { verdict, chance } of hopeful) {
     const found = checksFor(meeting, verdict, { ...at, until: field.until });
-    if (found.checks.length === 0 || found.danger > TOO_RISKY) continue;
+    const nothingLeft = found.checks.length === 0;
+    const danger = nothingLeft ? verdict.posterior.critical : found.danger;
+    const lookUp = wantsLookUp(verdict.sourceId, danger, field);
+    // With nothing left to read, only what the handbook alone keeps from serving is followed.
+    const isDone = nothingLeft && !(lookUp && fills(meeting, verdict, field.until));
+    if (isDone || isTooRisky(verdict.sourceId, found.danger, field)) continue;
     const price = priceOf(verdict.sourceId, found.danger, field);
-    pursuits.push({ meeting, verdict, chance, price, ...found });
+    pursuits.push({ meeting, verdict, chance, price, lookUp, ...found });
     if (pursuits.length === LONG_LIST) break;
   }
   return pursuits.sort((left, right) => reservation(left) - reservation(right));
@@ -155,7 +172,7 @@ function settlingChecks(
   const doubt = doubtOf(meeting, verdict);
   const left = new Set(from.left);
   const steps: Step[] = [];
-  const unseen = new Set(meeting.mustSee.filter((place) => !isRead(place, verdict)));
+  const unseen = new Set(meeting.mustSee.filter((place) => !isSeen(place, meeting, verdict)));
   let { state } = from;
   while (isOpen(doubt) || unseen.size > 0) {
     const places = isOpen(doubt) ? left : unseen;
@@ -197,7 +214,10 @@ function expectedSeconds(
     const to = visitState(place, state);
     const change = placeOf(state) === place ? 0 : attended(state, to);
     seconds += passing * (change + WORK_SECONDS.probe);
-    passing *= 1 - remove(doubt, place, expectLive);
+    const failing = remove(doubt, place, expectLive);
+    passing *= 1 - failing;
+    if (!expectLive && willDoubt(failing, doubt.serving.believed))
+      seconds += passing * WORK_SECONDS.probe;
     state = to;
   }
   return seconds;

@@ -20,6 +20,14 @@ export interface LabelReading {
   /** Why it is blocked or needs care; undefined when free. */
   readonly reason: string | undefined;
   readonly prior: FunctionPrior;
+  /** Whether the handbook says so, and not the print alone. */
+  readonly lookedUp: boolean;
+}
+
+/** What is written of a source: on the car, and in the handbook. */
+export interface Written {
+  readonly legend: string | undefined;
+  readonly handbook?: string | null | undefined;
 }
 
 /** What panels hold when the label says nothing: common practice, most circuits are ignition or constant. */
@@ -40,6 +48,10 @@ const UNLABELLED: FunctionPrior = normalise({
 });
 /** How much of the prior a recognised label sets; legends are wrong or from another revision now and then. */
 const LABEL_TRUST = 0.87;
+/** A handbook is of the model, seldom of another revision. */
+const HANDBOOK_TRUST = 0.96;
+/** A legend that names danger this surely stays blocked, whatever somebody typed from a handbook. */
+const NAMED_DANGER = 0.9;
 /** From this chance of danger on a legend is blocked, whatever harmless words stand in it. */
 const BLOCKED = 0.3;
 /** From this chance on it is not harmless either: the handbook has to say which of its readings it is. */
@@ -97,7 +109,34 @@ function read(entries: readonly LexiconEntry[], posterior: LegendPosterior): Lab
     meaning: [...new Set(entries.map((entry) => entry.meaning))].join('; '),
     reason: decisive?.reason,
     prior: blend(readings.filter(({ entry }) => entries.includes(entry))),
+    lookedUp: false,
   };
+}
+
+/**
+ * What is written of a source suggests: the handbook's entry where it can be read, otherwise the legend. Danger
+ * outweighs here too: a legend that plainly names it is not made harmless by an entry.
+ */
+export function readWritten(written: Written): LabelReading {
+  const print = readLabel(written.legend);
+  if (typeof written.handbook !== 'string') return print;
+  const entry = readLabel(written.handbook);
+  if (print.safety === 'block' && print.danger >= NAMED_DANGER && entry.safety !== 'block')
+    return print;
+  if (entry.safety === 'unknown')
+    return entry.danger > print.danger && print.safety !== 'block'
+      ? { ...entry, lookedUp: true }
+      : print;
+  return { ...entry, prior: trusted(entry.prior), lookedUp: true };
+}
+
+/** A prior by a legend as a handbook's entry deserves it. */
+function trusted(prior: FunctionPrior): FunctionPrior {
+  const share = (HANDBOOK_TRUST - LABEL_TRUST) / (1 - LABEL_TRUST);
+  return mapFunctions((name) => {
+    const named = (prior[name] - (1 - LABEL_TRUST) * UNLABELLED[name]) / LABEL_TRUST;
+    return (1 - share) * prior[name] + share * named;
+  });
 }
 
 /** Dangerous readings that are many and each rare: the likeliest of them. */
@@ -115,12 +154,13 @@ function couldBe({ readings }: LegendPosterior): string {
   return `could be ${[safe, bad].flatMap((one) => one?.entry.meaning ?? []).join(' or ')}`;
 }
 
-/** Reads each legend once; for sessions that ask again and again. */
-export function labelReader(): (legend: string | undefined) => LabelReading {
-  const known = new Map<string | undefined, LabelReading>();
-  return (legend) => {
-    const made = known.get(legend) ?? readLabel(legend);
-    known.set(legend, made);
+/** Reads what is written once; for sessions that ask again and again. */
+export function labelReader(): (written: Written) => LabelReading {
+  const known = new Map<string, LabelReading>();
+  return ({ legend, handbook }) => {
+    const key = JSON.stringify([legend, handbook ?? null]);
+    const made = known.get(key) ?? readWritten({ legend, handbook });
+    known.set(key, made);
     return made;
   };
 }
@@ -133,6 +173,7 @@ function unknown(reason: string, danger: number): LabelReading {
     meaning: 'not known',
     reason,
     prior: UNLABELLED,
+    lookedUp: false,
   };
 }
 

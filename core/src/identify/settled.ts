@@ -1,5 +1,6 @@
 import type { StitchPlace } from '../vehicle';
 import { placeOf } from '../vehicle';
+import { mayHaveMissed } from './missedTouch';
 import type { Reading } from './reading';
 import { senseOf } from './reading';
 import type { Verdict } from './verdict';
@@ -22,11 +23,15 @@ function readingsAt(place: StitchPlace, verdict: Verdict): readonly Reading[] {
   );
 }
 
-/** Read already, and not in dispute; a ghost is settled by a lamp, where there is one. */
+/**
+ * Read already, and not in dispute; a ghost is settled by a lamp, where there is one, and a dead reading that may have
+ * missed by another touch.
+ */
 export function isSettled(place: StitchPlace, verdict: Verdict, lamp: boolean): boolean {
   const seen = readingsAt(place, verdict);
   if (seen.length === 0) return false;
   if (lamp && hasGhost(place, verdict)) return false;
+  if (mayHaveMissed(place, verdict.posterior)) return false;
   const disputed = verdict.contradictions.some((one) => one.place === place);
   return !disputed || seen.length >= DISPUTE_READINGS;
 }

@@ -22,6 +22,8 @@ export interface Source {
   /** Name used in instructions, e.g. "F12". */
   readonly name: string;
   readonly legend: string | undefined;
+  /** What the handbook says of it, typed in; null: looked up, and nothing found. Left out: nobody has looked. */
+  readonly handbook?: string | null | undefined;
   /** Fuse fitted; an empty position can be probed at its contacts only. */
   readonly fitted: boolean;
   /** Whether any tap fits; a source that can't be tapped is not worth a test. */

@@ -3,7 +3,7 @@ import { CIRCUIT_FUNCTIONS } from '../vehicle';
 import type { HiddenCircuits } from './hiddenCircuits';
 import type { FunctionWeights, SafetyClass } from './lexicon';
 import type { FunctionPrior, LabelReading } from './readLabel';
-import { believedOf, readLabel } from './readLabel';
+import { believedOf, readWritten } from './readLabel';
 import type { Source } from './source';
 
 /** What is believed of a source before its first reading. */
@@ -25,6 +25,9 @@ const CRITICAL_CHANCE: Record<SafetyClass, number> = {
   block: 1,
 };
 
+/** A handbook names a circuit wrongly so much more rarely than a print. */
+const LOOKED_UP = 0.25;
+
 /** What safety-critical circuits hang on: ignition through cranking, or the battery; never an accessory contact. */
 const CRITICAL_FUNCTIONS: Partial<Record<CircuitFunction, number>> = {
   ignitionRunCrank: 0.47,
@@ -40,11 +43,13 @@ const CRITICAL_FUNCTIONS: Partial<Record<CircuitFunction, number>> = {
  * both by the model's log.
  */
 export function sourcePrior(
-  source: Pick<Source, 'legend' | 'logged' | 'kind'> & { readonly label?: LabelReading },
+  source: Pick<Source, 'legend' | 'handbook' | 'logged' | 'kind'> & {
+    readonly label?: LabelReading;
+  },
   hidden?: HiddenCircuits,
 ): Belief {
   if (source.kind === 'wire') return { functions: WIRE_PRIOR, critical: NOTHING };
-  const label = source.label ?? readLabel(source.legend);
+  const label = source.label ?? readWritten(source);
   const byPanel = label.safety === 'unknown' && hidden !== undefined && hidden.share > 0;
   const belief = byPanel ? beliefAmong(hidden, beliefBy(label)) : beliefBy(label);
   const { logged } = source;
@@ -62,7 +67,7 @@ export function sourcePrior(
 function beliefBy(label: LabelReading): Belief {
   // Blocked legends are never offered: their own prior stands, all of it critical.
   if (label.safety === 'block') return { functions: label.prior, critical: label.prior };
-  const chance = CRITICAL_CHANCE[label.safety];
+  const chance = CRITICAL_CHANCE[label.safety] * (label.lookedUp ? LOOKED_UP : 1);
   const critical = mapFunctions((name) => chance * (CRITICAL_FUNCTIONS[name] ?? 0));
   return {
     functions: mapFunctions((name) => (1 - chance) * label.prior[name] + critical[name]),

@@ -65,7 +65,9 @@ describe('a feed that must hold through cranking, on a tired battery', () => {
       ['off', shown],
       ['run', shown === 'dark' ? 'lit' : 12.3],
       ['crank', shown],
+      ['crank', shown],
     ]);
+    expect(fills(STEADY, judge(GAUGES, readings.slice(0, 3)))).toBe(false);
     expect(fills(STEADY, judge(GAUGES, readings))).toBe(false);
     const { next } = advise({ sources: [GAUGES], readings, state: PARKED, needs: [STEADY] });
     expect(next.kind).toBe('exhausted');

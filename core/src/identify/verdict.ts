@@ -76,7 +76,7 @@ export function judge(
   means: Pick<Means, 'read' | 'posterior'> & { readonly belief?: Belief } = fastMeans(),
 ): Verdict {
   const own = readings.filter((reading) => reading.sourceId === source.id);
-  const label = means.read(source.legend);
+  const label = means.read(source);
   const given = means.posterior(means.belief ?? sourcePrior({ ...source, label }), own);
   const ranked = rankFunctions(given);
   const leading = ranked[0]?.function ?? 'none';

@@ -14,6 +14,8 @@ export const WORK_SECONDS = {
   pair: 8,
   /** Moving the clip from ground to a wire, or back. */
   clip: 5,
+  /** Finding one position in the handbook's fuse table. */
+  lookUp: 40,
   /** Unattended: the wait until the modules sleep, and until loads are shed. */
   sleep: 1800,
   shed: 600,

@@ -4,7 +4,7 @@ import { hiddenCircuits } from './hiddenCircuits';
 import type { PerLevel } from './levels';
 import { LEVELS, likelihoods } from './levels';
 import type { Reading } from './reading';
-import type { LabelReading } from './readLabel';
+import type { LabelReading, Written } from './readLabel';
 import { labelReader } from './readLabel';
 import { HYPOTHESES, LEVEL_ROWS, levelRowOf } from './signatures';
 import type { Belief } from './sourcePrior';
@@ -24,7 +24,7 @@ export interface Workings {
   /** What is believed of each source of a panel beforehand; slots with the same legend and nothing logged share it. */
   readonly beliefsIn: (sources: readonly Source[]) => (source: Source) => Belief;
   /** Reads legends, each once. */
-  readonly read: (legend: string | undefined) => LabelReading;
+  readonly read: (written: Written) => LabelReading;
 }
 
 /** Fresh workings. They grow with the different states, legends and voltages seen, no further than a panel's worth. */
@@ -60,7 +60,7 @@ export function newWorkings(): Workings {
       const hidden = hiddenCircuits(sources, read);
       const panel = JSON.stringify(hidden);
       return (source) => {
-        const label = read(source.legend);
+        const label = read(source);
         if (source.logged !== undefined || source.kind === 'wire')
           return sourcePrior({ ...source, label }, hidden);
         // What can't be read is the same to all of a panel, and another on the next.

@@ -21,7 +21,13 @@ export function* planSteps(
       state: car.state(),
       needs,
       lamp: car.lamp,
+      handbook: car.handbook,
     });
+    if (advice.next.kind === 'handbook') {
+      car.lookUp(advice.next.sourceId);
+      yield advice;
+      continue;
+    }
     if (advice.next.kind !== 'visit') return advice;
     car.go(advice.next.visit.state);
     const { sourceIds, withLamp } = advice.next.visit;

@@ -26,11 +26,11 @@ describe('the clock of a trial', () => {
 
   it('counts 60 s for the legend and 5 s for a probe, and sleeps apart', () => {
     const car = fresh();
-    expect(car.effort()).toEqual({ seconds: 60, probes: 0, changes: 0, sleeps: 0 });
+    expect(car.effort()).toEqual({ seconds: 60, probes: 0, changes: 0, sleeps: 0, lookUps: 0 });
     car.probe(first);
     car.go(stateAt('asleep'));
     car.probe(first);
-    expect(car.effort()).toEqual({ seconds: 70, probes: 2, changes: 1, sleeps: 1 });
+    expect(car.effort()).toEqual({ seconds: 70, probes: 2, changes: 1, sleeps: 1, lookUps: 0 });
   });
 
   it('counts lamps with 4 s and the door with 3 s', () => {

@@ -12,10 +12,13 @@ export interface Effort {
   readonly probes: number;
   readonly changes: number;
   readonly sleeps: number;
+  /** Looks into the handbook. */
+  readonly lookUps: number;
 }
 
 /** A simulated car with an instrument in hand and a clock running. */
 export interface TrialCar {
+  /** As they are known by now: what was looked up stands in them. */
   readonly sources: readonly Source[];
   /** Readings taken so far, in order. */
   readonly readings: readonly Reading[];
@@ -23,8 +26,12 @@ export interface TrialCar {
   readonly go: (state: VehicleState) => void;
   /** Touches a slot in the state the car is in, with the usual instrument or with the lamp. */
   readonly probe: (sourceId: string, withLamp?: boolean) => Reading;
+  /** Looks a slot up in the handbook; its entry stands in `sources` afterwards. */
+  readonly lookUp: (sourceId: string) => void;
   /** A lamp is at hand beside the meter. */
   readonly lamp: boolean;
+  /** The handbook is at hand. */
+  readonly handbook: boolean;
   readonly state: () => VehicleState;
   readonly effort: () => Effort;
 }
@@ -58,13 +65,15 @@ export function trialCar(
     readonly log?: ReadonlyMap<string, LoggedClaim>;
     /** Read with other people's instruments; by default with the ones that the plan was tuned on. */
     readonly elsewhere?: boolean;
+    /** The handbook is at hand; by default it is not. */
+    readonly handbook?: boolean;
   },
 ): TrialCar {
   const car = by.car ?? benchCar(vehicle.truth);
   const random = seededRandom(by.seed + NOISE_SEED);
   const readings: Reading[] = [];
   let state = PARKED;
-  let effort: Effort = { seconds: LEGEND_SECONDS, probes: 0, changes: 0, sleeps: 0 };
+  let effort: Effort = { seconds: LEGEND_SECONDS, probes: 0, changes: 0, sleeps: 0, lookUps: 0 };
   const shown = (withLamp: boolean, touch: BenchTouch): ReadingValue => {
     if (by.elsewhere === true)
       return showsElsewhere(car, touch, { instrument: withLamp ? 'lamp' : 'meter', random });
@@ -75,8 +84,14 @@ export function trialCar(
   const spend = (seconds: number, more: Partial<Effort>): void => {
     effort = { ...effort, ...more, seconds: effort.seconds + seconds };
   };
+  let sources: readonly Source[] = sourcesOf(vehicle).map((source) => ({
+    ...source,
+    logged: by.log?.get(source.id),
+  }));
   return {
-    sources: sourcesOf(vehicle).map((source) => ({ ...source, logged: by.log?.get(source.id) })),
+    get sources() {
+      return sources;
+    },
     readings,
     go: (to) => {
       const sleeps = to.asleep && !state.asleep;
@@ -87,7 +102,13 @@ export function trialCar(
       });
       state = to;
     },
+    lookUp: (sourceId) => {
+      const handbook = vehicle.slots.find(({ id }) => id === sourceId)?.handbook;
+      sources = sources.map((one) => (one.id === sourceId ? { ...one, handbook } : one));
+      spend(WORK_SECONDS.lookUp, { lookUps: effort.lookUps + 1 });
+    },
     lamp: by.instrument === 'both',
+    handbook: by.handbook ?? false,
     probe: (sourceId, withLamp = by.instrument === 'lamp') => {
       const touch = { pointId: sourceId, state };
       const value = shown(withLamp, touch);

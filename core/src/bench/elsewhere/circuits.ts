@@ -57,10 +57,21 @@ export function circuitsElsewhere(habit: Habit): CircuitElsewhere[] {
       ['delayTimer', 1],
     ],
   );
+  const accessory = byHabit(
+    [['accessoryContact', 1]],
+    [
+      ['accessoryContact', 5],
+      ['accessoryContactHeld', 1],
+    ],
+    [
+      ['retainedPower', 2],
+      ['accessoryRelay', 3],
+    ],
+  );
   return [
     harmless('socket', 2, socket, [15, 20]),
     harmless('radio', 1.5, radio, [10, 15, 20]),
-    harmless('accessory', 1, [['accessoryContact', 5], ...(socket ?? [])], [5, 7.5, 10]),
+    harmless('accessory', 1, accessory, [5, 7.5, 10]),
     harmless(
       'courtesy',
       1.2,

@@ -1,6 +1,7 @@
 import type { BenchCircuit } from '../car/circuit';
 import { pick, shuffled, weighted } from '../generate/draw';
 import type { GeneratedSlot, GeneratedVehicle } from '../generate/generateVehicle';
+import { entryFor } from '../generate/generateVehicle';
 import { seededRandom } from '../generate/seededRandom';
 import type { CircuitElsewhere } from './circuits';
 import { HABITS, circuitsElsewhere } from './circuits';
@@ -34,6 +35,7 @@ export function vehicleElsewhere(
   prints: PrintsElsewhere = USUAL_ELSEWHERE,
 ): GeneratedVehicle {
   const random = seededRandom(seed * 7919 + 13);
+  const pages = seededRandom(seed + 1_000_003);
   const kinds = drawKinds(random);
   const slots: GeneratedSlot[] = [];
   const circuits: BenchCircuit[] = [];
@@ -44,6 +46,7 @@ export function vehicleElsewhere(
     slots.push({
       id,
       legend,
+      handbook: entryFor(printsOf(kind.printed), () => printsOf(pick(kinds, pages).printed), pages),
       family: pick(['mini', 'micro2', 'micro3', 'lowProfileMini', 'standard'] as const, random),
       ratingA,
       critical: kind.critical,

@@ -10,6 +10,8 @@ import { seededRandom } from './seededRandom';
 export interface GeneratedSlot {
   readonly id: string;
   readonly legend: string | undefined;
+  /** What the handbook lists for it; null when it lists nothing. */
+  readonly handbook: string | null;
   readonly family: FuseFamily;
   /** Rating of the fitted fuse, A. */
   readonly ratingA: number;
@@ -48,6 +50,8 @@ export function generateVehicle(
   quality: LegendQuality = USUAL_LEGENDS,
 ): GeneratedVehicle {
   const random = seededRandom(seed);
+  // Of its own, so that a car does not change with its handbook.
+  const pages = seededRandom(seed + HANDBOOK_SEED);
   const [least, most] = SLOT_RANGE;
   const count = least + Math.floor(random() * (most - least + 1));
   const kinds = drawKinds(count, random);
@@ -61,6 +65,7 @@ export function generateVehicle(
     slots.push({
       id,
       legend,
+      handbook: entryFor(drawn.legends, () => pick(CIRCUIT_KINDS, pages).legends, pages),
       family: pick(FAMILIES, random),
       ratingA,
       critical: drawn.critical,
@@ -69,6 +74,22 @@ export function generateVehicle(
     circuits.push(drawCircuit({ id, ratingA, drawn }, weighted(drawn.supplies, random), random));
   }
   return { slots, truth: { battery: drawBattery(random), circuits } };
+}
+
+const HANDBOOK_SEED = 55_001;
+/** Share of positions that a handbook leaves out, and of those that it lists as another revision has them. */
+const UNLISTED = 0.09;
+const OTHER_REVISION = 0.03;
+
+/** What a handbook lists for a circuit: one of its own prints, another circuit's, or nothing. */
+export function entryFor(
+  own: readonly string[],
+  other: () => readonly string[],
+  random: () => number,
+): string | null {
+  const draw = random();
+  if (draw < UNLISTED) return null;
+  return pick(draw < UNLISTED + OTHER_REVISION ? other() : own, random);
 }
 
 /** What every car has, the rest by its share, and all of it anywhere on the panel. */

@@ -1,7 +1,7 @@
 import type { FindAdvice, FindSession } from '../advise';
 import { adviseBy } from '../advise';
 import { hiddenCircuits } from '../hiddenCircuits';
-import { readLabel } from '../readLabel';
+import { readWritten } from '../readLabel';
 import { sourcePrior } from '../sourcePrior';
 import { plainOrder } from './plainOrder';
 import { plainPosterior } from './plainPosterior';
@@ -13,8 +13,8 @@ import { plainPosterior } from './plainPosterior';
 export function plainAdvise(session: FindSession): FindAdvice {
   return adviseBy(
     {
-      read: readLabel,
-      beliefsIn: (sources) => (source) => sourcePrior(source, hiddenCircuits(sources, readLabel)),
+      read: readWritten,
+      beliefsIn: (sources) => (source) => sourcePrior(source, hiddenCircuits(sources, readWritten)),
       posterior: plainPosterior,
       order: plainOrder,
       keep: (_grounds, workOut) => workOut(),

@@ -1,0 +1,121 @@
+import fc from 'fast-check';
+import { PARKED, stateAt } from '../vehicle';
+import type { StitchPlace } from '../vehicle';
+import { advise } from './advise';
+import type { FindSession } from './advise';
+import { readLabel, readWritten } from './readLabel';
+import type { Reading } from './reading';
+import type { Source } from './source';
+import { judge } from './verdict';
+
+const SUPPLY = { id: 'supply', role: 'switched' } as const;
+
+function slot(id: string, legend: string | undefined, handbook?: string | null): Source {
+  return { id, name: id, legend, handbook, fitted: true, tappable: true, logged: undefined };
+}
+
+function volts(sourceId: string, rows: readonly (readonly [StitchPlace, number])[]): Reading[] {
+  return rows.map(([place, shown]) => ({
+    id: `${sourceId} ${place}`,
+    sourceId,
+    contact: undefined,
+    state: stateAt(place),
+    value: { kind: 'volts', volts: shown },
+  }));
+}
+
+const SWITCHED: readonly (readonly [StitchPlace, number])[] = [
+  ['off', 0.01],
+  ['acc', 0.02],
+  ['run', 12.2],
+  ['crank', 0.03],
+];
+
+function session(sources: readonly Source[], handbook: boolean): FindSession {
+  const readings = sources.flatMap(({ id }) => volts(id, SWITCHED));
+  return { sources, readings, state: stateAt('run'), needs: [SUPPLY], handbook };
+}
+
+describe('what the handbook says', () => {
+  it('is read before the print, and trusted more', () => {
+    const print = readLabel('RADIO');
+    const entry = readWritten({ legend: 'X7', handbook: 'Radio' });
+    expect(entry).toMatchObject({ safety: 'free', lookedUp: true, meaning: print.meaning });
+    expect(entry.prior.accessory).toBeGreaterThan(print.prior.accessory);
+    expect(Object.values(entry.prior).reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 9);
+  });
+
+  it('makes a slot dangerous that prints nothing, and one that prints something harmless', () => {
+    expect(readWritten({ legend: undefined, handbook: 'Airbag control unit' }).safety).toBe(
+      'block',
+    );
+    expect(readWritten({ legend: 'RADIO', handbook: 'Airbag control unit' }).safety).toBe('block');
+  });
+
+  it('does not make a print harmless that names danger plainly', () => {
+    expect(readWritten({ legend: 'A/BAG', handbook: 'Radio' })).toMatchObject({
+      safety: 'block',
+      lookedUp: false,
+    });
+  });
+
+  it('changes nothing when it lists nothing or can’t be read', () => {
+    for (const handbook of [null, undefined, 'Zqxv'])
+      expect(readWritten({ legend: 'WIPER', handbook })).toEqual(readLabel('WIPER'));
+  });
+
+  it('never makes danger smaller than a plain print of it does, whatever is typed', () => {
+    fc.assert(
+      fc.property(fc.string({ maxLength: 24 }), (handbook) => {
+        expect(readWritten({ legend: 'SRS AIRBAG', handbook }).safety).toBe('block');
+      }),
+    );
+  });
+
+  it('counts for the chance of danger in a verdict', () => {
+    const readings = volts('F1', SWITCHED);
+    const chance = (handbook: string | null | undefined) =>
+      judge(slot('F1', undefined, handbook), readings).posterior.critical;
+    expect(chance('Heated seats')).toBeLessThan(0.1 * chance(null));
+    expect(chance(null)).toBe(chance(undefined));
+  });
+});
+
+describe('the plan with a handbook at hand', () => {
+  it('asks it about a slot that prints nothing before that slot serves, and says what it takes', () => {
+    const advice = advise(session([slot('F1', undefined)], true));
+    expect(advice.filled).toEqual({});
+    expect(advice.next).toMatchObject({ kind: 'handbook', sourceId: 'F1', seconds: 40 });
+    if (advice.next.kind !== 'handbook') throw new Error('nothing was asked');
+    expect(advice.next.because).toMatch(/can’t be read.*\d+ %/);
+  });
+
+  it('takes the slot once the book calls it harmless, and leaves it when the book names danger', () => {
+    const harmless = advise(session([slot('F1', undefined, 'Heated seats')], true));
+    expect(harmless.filled).toEqual({ supply: 'F1' });
+    const dangerous = advise(session([slot('F1', undefined, 'ABS pump')], true));
+    expect(dangerous.filled).toEqual({});
+    expect(dangerous.next.kind).toBe('exhausted');
+  });
+
+  it('falls back to the readings when the book lists nothing, and asks only once', () => {
+    const { next, filled } = advise(session([slot('F1', undefined, null)], true));
+    expect([next.kind, filled]).toEqual(['filled', { supply: 'F1' }]);
+  });
+
+  it('does not ask about a slot that prints something harmless, nor where there is no book', () => {
+    expect(advise(session([slot('F1', 'WIPER')], true)).next.kind).toBe('filled');
+    expect(advise(session([slot('F1', undefined)], false)).next.kind).toBe('filled');
+  });
+
+  it('reads on where that is cheap before it asks', () => {
+    const { next } = advise({
+      sources: [slot('F1', undefined)],
+      readings: volts('F1', [['off', 0.01]]),
+      state: PARKED,
+      needs: [SUPPLY],
+      handbook: true,
+    });
+    expect(next.kind).toBe('visit');
+  });
+});
