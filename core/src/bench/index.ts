@@ -7,6 +7,8 @@ export { fuseAfter, tapCurrents } from './car/fuses';
 export type { TapCurrents } from './car/fuses';
 export type { FittedTap, Situation } from './car/situation';
 export type { BenchWire, BenchWireKind } from './car/wire';
+export { harnessElsewhere } from './elsewhere/harnessElsewhere';
+export type { HarnessElsewhere } from './elsewhere/harnessElsewhere';
 export { showsElsewhere } from './elsewhere/showsElsewhere';
 export { POOR_ELSEWHERE, USUAL_ELSEWHERE, vehicleElsewhere } from './elsewhere/vehicleElsewhere';
 export type { PrintsElsewhere } from './elsewhere/vehicleElsewhere';

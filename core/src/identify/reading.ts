@@ -5,8 +5,11 @@ export const GLOWS = ['lit', 'dim', 'dark', 'pulsing'] as const;
 /** One brightness of a test lamp. */
 export type Glow = (typeof GLOWS)[number];
 
-/** Which way a speaker's cone moved on a 9 V pop with plus on the first wire. */
-export const CONES = ['out', 'in', 'none'] as const;
+/**
+ * Which way a speaker's cone moved on a 9 V pop with plus on the first wire; `unseen`: it was heard behind its grille and
+ * nobody saw it move.
+ */
+export const CONES = ['out', 'in', 'unseen', 'none'] as const;
 /** One movement. */
 export type Cone = (typeof CONES)[number];
 

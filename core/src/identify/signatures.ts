@@ -4,7 +4,7 @@ import type { Level, PerLevel } from './levels';
 import { LEVELS } from './levels';
 
 /** What a circuit is at in a state: a level, or `dead`, which is ground through its load or open. */
-type Stand = Level | 'dead' | 'pullUp';
+type Stand = Level | 'dead';
 
 /** One way in which cars build a function: what the circuit is at in every state. */
 export interface Hypothesis {
@@ -131,13 +131,20 @@ export const HYPOTHESES: readonly Hypothesis[] = [
     [['flasher', 1, (state) => (state.hazard === true ? 'pulse' : 'dead')]],
     BULBS,
   ),
-  ...wire('doorSwitch', [
-    ['to ground', 1, (state) => (state.driverDoor === 'open' ? 'chassis' : 'pullUp')],
-  ]),
-  ...wire('parkingBrakeSwitch', [
-    ['to ground', 1, (state) => (state.parkingBrake === true ? 'chassis' : 'pullUp')],
-  ]),
-  ...wire('lockNegative', heldRows('chassis', 'pullUp')),
+  ...wire(
+    'doorSwitch',
+    pulledUp('to ground', 1, (state) => state.driverDoor === 'open'),
+  ),
+  ...wire(
+    'parkingBrakeSwitch',
+    pulledUp('to ground', 1, (state) => state.parkingBrake === true),
+  ),
+  ...wire(
+    'lockNegative',
+    (['lock', 'unlock'] as const).flatMap((by) =>
+      pulledUp(by, 0.5, (state) => state.lockSwitch === by),
+    ),
+  ),
   ...wire('lockPositive', heldRows('battery', 'dead'), 0.4),
   ...wire('lockReversing', heldRows('battery', 'chassis'), 0.02),
   ...wire('lockMultiplex', [
@@ -178,8 +185,6 @@ const ODDLY: Partial<Record<Level, number>> = {
  * A data line's bias, a sensor's 5 V and half a supply hardly ever stand on a circuit that is made for something else.
  */
 const ODD: PerLevel = LEVELS.map((level) => ODDLY[level] ?? 0.001);
-/** What pulls a switched wire up: the battery through a lamp, a module's part voltage, or nothing. */
-const PULL_UP: Partial<Record<Level, number>> = { battery: 0.4, part: 0.25, five: 0.15, open: 0.2 };
 
 /** The chance of each level that a hypothesis gives a circuit in a state. */
 export function expectedLevels(hypothesis: Hypothesis, state: VehicleState): PerLevel {
@@ -202,7 +207,6 @@ function levelRow(expected: Partial<Record<Level, number>>): PerLevel {
 /** The rows by what the circuit is at; dead ones by their chance to float. */
 const ROWS: ReadonlyMap<Stand | number, PerLevel> = new Map<Stand | number, PerLevel>([
   ...LEVELS.map((level) => [level, levelRow({ [level]: 1 })] as const),
-  ['pullUp', levelRow(PULL_UP)],
   ...HYPOTHESES.map(
     ({ openWhenDead }) =>
       [openWhenDead, levelRow({ open: openWhenDead, ground: 1 - openWhenDead })] as const,
@@ -236,6 +240,25 @@ function slot(of: Hypothesis['function'], rows: Rows, openWhenDead = LOADED): Hy
 
 function wire(of: Hypothesis['function'], rows: Rows, openWhenDead = LOADED): Hypothesis[] {
   return slot(of, rows, openWhenDead).map((one) => ({ ...one, onSlots: false }));
+}
+
+/**
+ * A wire that its switch ties to ground, one row for each thing that may pull it up at rest, which is the same in every
+ * state: the battery through a lamp, a module's part voltage, or nothing.
+ */
+function pulledUp(variant: string, share: number, tied: (state: VehicleState) => boolean): Rows {
+  return (
+    [
+      ['battery', 0.4],
+      ['part', 0.25],
+      ['five', 0.15],
+      ['open', 0.2],
+    ] as const
+  ).map(([level, part]) => [
+    `${variant}, from ${level}`,
+    share * part,
+    (state) => (tied(state) ? 'chassis' : level),
+  ]);
 }
 
 /** A wire that changes while the switch is held one way; one row per direction. */

@@ -27,13 +27,24 @@ export interface HarnessTrial {
   readonly clipTo: (clip: 'ground' | 'constant', wireId?: string) => void;
   readonly probe: (wireId: string, instrument?: 'meter' | 'ohmmeter' | 'lamp') => Reading;
   readonly pop: (plusId: string, minusId: string) => Reading;
+  readonly ohmsBetween: (oneId: string, otherId: string) => Reading;
+  /** A test lamp is in hand instead of a meter. */
+  readonly lampOnly: boolean;
   readonly effort: () => HarnessEffort;
 }
 
 const NOISE_SEED = 77_777;
 
-/** A bunch to try a way of working on. */
-export function harnessTrial(harness: GeneratedHarness, seed: number): HarnessTrial {
+/**
+ * A bunch to try a way of working on.
+ *
+ * @param by what is in hand: a meter, or a test lamp beside the ohmmeter and the 9 V source
+ */
+export function harnessTrial(
+  harness: GeneratedHarness,
+  seed: number,
+  by: 'meter' | 'lamp' = 'meter',
+): HarnessTrial {
   const car: BenchCar = benchCar(harness.truth);
   const random = seededRandom(seed + NOISE_SEED);
   const readings: Reading[] = [];
@@ -60,7 +71,8 @@ export function harnessTrial(harness: GeneratedHarness, seed: number): HarnessTr
       clip = to;
       clippedTo = wireId;
     },
-    probe: (wireId, instrument = 'meter') => {
+    probe: (wireId, wanted = 'meter') => {
+      const instrument = wanted === 'meter' ? by : wanted;
       effort = {
         ...effort,
         seconds: effort.seconds + WORK_SECONDS.probe,
@@ -76,6 +88,20 @@ export function harnessTrial(harness: GeneratedHarness, seed: number): HarnessTr
       const value = valueOf(car, touch, { instrument, random });
       return keep({ sourceId: wireId, value, ...(on === undefined ? {} : { clip: 'constant' }) });
     },
+    ohmsBetween: (oneId, otherId) => {
+      effort = {
+        ...effort,
+        seconds: effort.seconds + WORK_SECONDS.pair,
+        probes: effort.probes + 1,
+      };
+      const shows = ohmmeterShows(car, { pointId: oneId, otherId, state });
+      return keep({
+        sourceId: oneId,
+        otherId,
+        value: { kind: 'ohms', ohm: shows.kind === 'ohms' ? shows.ohm : null },
+      });
+    },
+    lampOnly: by === 'lamp',
     pop: (plusId, minusId) => {
       const shows = popShows(car, { plusId, minusId, state });
       effort = {
@@ -106,7 +132,7 @@ function valueOf(
 }
 
 /** More actions than any bunch needs; reaching it is a fault of the plan. */
-const MOST_ACTIONS = 120;
+const MOST_ACTIONS = 200;
 
 /**
  * Follows the plan on a bunch, one action per step; the last answer is the advice it ended with.
@@ -122,11 +148,14 @@ export function* planHarnessSteps(
       readings: trial.readings,
       state: trial.state(),
       clip: trial.clip(),
+      ...(trial.lampOnly ? { cannot: ['meter' as const] } : {}),
     });
     const { next } = advice;
     if (next.kind === 'done' || next.kind === 'help') return advice;
-    if (next.kind === 'pairOhms') throw new Error('The plan took ohms though 9 V was at hand');
-    if (next.kind === 'pop') {
+    if (next.kind === 'pairOhms') {
+      trial.go(PARKED);
+      trial.ohmsBetween(next.oneId, next.otherId);
+    } else if (next.kind === 'pop') {
       trial.pop(next.plusId, next.minusId);
     } else {
       trial.go(next.state);
@@ -243,11 +272,28 @@ export function roleOfTruth(truth: WireTruth): WireRole {
   return truth.amplified ? 'amplifier' : ROLE_OF[truth.role];
 }
 
-/** Whether every wire was told apart rightly: roles, speaker pairs, names and polarity. */
-export function isFullyRight(harness: GeneratedHarness, found: HarnessFound): boolean {
+/** What a lamp leaves dark and nobody joins to a radio: by lamp these need not be told from each other. */
+const LEFT_ALONE: readonly WireRole[] = ['dataBus', 'sensor', 'pulledUp', 'leftOver'];
+
+/**
+ * Whether every wire was told apart rightly: roles, speaker pairs, names and polarity.
+ *
+ * @param by with a lamp, what is left alone counts as one
+ */
+export function isFullyRight(
+  harness: GeneratedHarness,
+  found: HarnessFound,
+  by: 'meter' | 'lamp' = 'meter',
+): boolean {
+  const isSame = (role: WireRole | undefined, truth: WireRole): boolean =>
+    role === truth ||
+    (by === 'lamp' &&
+      role !== undefined &&
+      LEFT_ALONE.includes(role) &&
+      LEFT_ALONE.includes(truth));
   return harness.wires.every(({ id }) => {
     const truth = harness.roles[id];
-    if (truth === undefined || found.roles[id] !== roleOfTruth(truth)) return false;
+    if (truth === undefined || !isSame(found.roles[id], roleOfTruth(truth))) return false;
     if (truth.role !== 'speaker' || truth.amplified) return true;
     const pair = found.pairs.find((one) => one.plusId === id || one.minusId === id);
     return pair?.speaker === truth.speaker && (pair?.plusId === id) === truth.positive;

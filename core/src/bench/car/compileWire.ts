@@ -71,7 +71,7 @@ export function wireElements(wire: BenchWire, state: VehicleState, now: Unsettle
     case 'speaker':
       return [
         { kind: 'resistor', a: id, b: `coil:${behind.speaker}`, ohm: behind.ohm / 2 },
-        ...ghost(id, PICK_UP_V),
+        ...ghost(id, behind.ghostV ?? PICK_UP_V),
       ];
     case 'amplifierOutput':
       return isClosed('accessoryContact', state)
@@ -79,13 +79,27 @@ export function wireElements(wire: BenchWire, state: VehicleState, now: Unsettle
         : [toGround(20_000)];
     case 'turnOn':
       return [toGround(behind.loadOhm)];
-    case 'data':
-      return awake ? through(id, behind.biasV, BUS_BIAS_OHM) : [toGround(BUS_BIAS_OHM)];
+    case 'data': {
+      const between: Element[] =
+        behind.pair === undefined
+          ? []
+          : [{ kind: 'resistor', a: id, b: `bus:${behind.pair}`, ohm: TERMINATION_OHM / 2 }];
+      return [...between, ...dataElements(id, behind.biasV, awake)];
+    }
     case 'sensor':
       return state.key === 'off' ? [toGround(SENSOR_OHM)] : through(id, SENSOR_V, SENSOR_OHM);
     case 'open':
       return ghost(id, behind.ghostV);
   }
+}
+
+/** Two resistors of 120 Ω at the ends of a data pair (ISO 11898). */
+const TERMINATION_OHM = 60;
+
+function dataElements(id: string, biasV: number, awake: boolean): Element[] {
+  return awake
+    ? through(id, biasV, BUS_BIAS_OHM)
+    : [{ kind: 'resistor', a: id, b: CHASSIS, ohm: BUS_BIAS_OHM }];
 }
 
 /** Half of a nominal supply, V. */

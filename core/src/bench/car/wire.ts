@@ -25,12 +25,15 @@ export type BenchWireKind =
       readonly speaker: string;
       readonly positive: boolean;
       readonly ohm: number;
+      /** What couples into the pair, V; left out: little. */
+      readonly ghostV?: number;
     }
   /** An output of an amplifier that is on: half the supply, behind little. */
   | { readonly is: 'amplifierOutput'; readonly speaker: string; readonly positive: boolean }
   /** An input that a radio drives: a load to ground and nothing else. */
   | { readonly is: 'turnOn'; readonly loadOhm: number }
-  | { readonly is: 'data'; readonly biasV: number }
+  /** A data line; two of one pair have its terminating resistors between them. */
+  | { readonly is: 'data'; readonly biasV: number; readonly pair?: string }
   | { readonly is: 'sensor' }
   | { readonly is: 'turnLamp'; readonly bulbW: number }
   /** Ends somewhere in the car; picks up what its neighbours carry. */

@@ -11,11 +11,16 @@ import { nothingLive } from './nothingLive';
 import type { WireRole } from './roles';
 import { SETTLED, WIRE_ROLES } from './roles';
 import type { HarnessSession } from './session';
-import type { PairCandidate, SpeakerPair } from './speakerPairs';
-import { pairCandidates, poppedPairs, shownPairs } from './speakerPairs';
+import { isByLamp } from './session';
+import { measuredBetween } from './between';
+import type { PairToTry } from './pairToTry';
+import { pairToTry } from './pairToTry';
+import type { SpeakerPair } from './speakerPairs';
+import { shownPairs } from './speakerPairs';
+import { untoldOf } from './untold';
 import { describeVisit } from './words';
 import type { WireVisit } from './wireTests';
-import { isDeadAwake, wireVisits } from './wireTests';
+import { isDeadAwake, isUnfed, wireVisits } from './wireTests';
 
 /** What to do next with a bunch of wires. */
 export type HarnessAction =
@@ -71,14 +76,14 @@ export interface HarnessAdvice {
   /** The likeliest assignments of the wires that are not settled, and by which wires they differ. */
   readonly assignments: readonly (Assignment & { readonly differsAt: readonly string[] })[];
   readonly next: HarnessAction;
+  /** Wires that may be a speaker's lead or a data line, and that what is at hand can't tell. */
+  readonly untold: readonly string[];
   /** Wires that are left over, with the states in which they were proved dead still missing. */
   readonly unproved: readonly string[];
 }
 
 /** Data and sensor lines are fenced off well before they are sure; a wire is popped only below this. */
 const POP_RISK = 0.004;
-/** A pair less likely than this is not worth a pop. */
-const WORTH_A_POP = 0.006;
 /** Assignments are worked out over so many wires at most, the most doubtful ones. */
 const MOST_DOUBTFUL = 8;
 /** So many assignments are worked out. */
@@ -106,43 +111,16 @@ export function adviseHarness(session: HarnessSession): HarnessAdvice {
     judged.map((one) => mateless(one, pairs)),
     pairedIds,
   );
-  const next = nextFor({ session, help, visit, pop, doubtful });
+  const untold = untoldOf(session, beliefs, pairedIds);
+  const next = nextFor({ session, help, visit, pop, doubtful, untold });
   return {
     wires: next.kind === 'done' ? judged.map((one) => mateless(one, pairs)) : judged,
     pairs,
     assignments: assignmentsOf(beliefs),
     next,
+    untold,
     unproved: unprovedOf(beliefs, session),
   };
-}
-
-/** The likeliest pair to try by 9 V, or by ohms where there is none: which speaker and which way round stays open then. */
-function pairToTry(
-  session: HarnessSession,
-  beliefs: readonly WireBelief[],
-  safe: ReadonlySet<string>,
-): PairCandidate | undefined {
-  const byOhms = session.cannot?.includes('pop') === true;
-  if (byOhms && session.cannot.includes('ohmmeter')) return undefined;
-  const found = byOhms
-    ? shownPairs(session.readings, session.wires)
-    : poppedPairs(session.readings);
-  return pairCandidates(beliefs, session.readings, found).find(
-    ({ plusId, minusId, chance }) =>
-      chance >= WORTH_A_POP &&
-      safe.has(plusId) &&
-      safe.has(minusId) &&
-      !(byOhms && wasMeasured(session, plusId, minusId)),
-  );
-}
-
-function wasMeasured(session: HarnessSession, oneId: string, otherId: string): boolean {
-  return session.readings.some(
-    (reading) =>
-      reading.value.kind === 'ohms' &&
-      ((reading.sourceId === oneId && reading.otherId === otherId) ||
-        (reading.sourceId === otherId && reading.otherId === oneId)),
-  );
 }
 
 /** Once no pair is worth a pop any more, a wire that answered on no speaker is left over. */
@@ -155,9 +133,10 @@ function nextFor(found: {
   readonly session: HarnessSession;
   readonly help: LivelessHelp | undefined;
   readonly visit: WireVisit | undefined;
-  readonly pop: PairCandidate | undefined;
+  readonly pop: PairToTry | undefined;
   /** Wires to be joined that are not sure. */
   readonly doubtful: readonly string[];
+  readonly untold: readonly string[];
 }): HarnessAction {
   const { session, help, visit, pop } = found;
   const nameOf = (id: string): string => session.wires.find((one) => one.id === id)?.name ?? id;
@@ -166,21 +145,24 @@ function nextFor(found: {
     return {
       kind: 'probe',
       state: visit.look.state,
-      instrument: visit.look.instrument,
+      instrument:
+        isByLamp(session) && visit.look.instrument === 'meter' ? 'lamp' : visit.look.instrument,
       clip: visit.look.clip,
       wireIds: visit.wireIds,
       seconds: visit.seconds,
       ...describeVisit(visit, visit.wireIds.map(nameOf), session),
     };
-  if (pop !== undefined && session.cannot?.includes('pop') === true)
+  if (pop?.by === 'ohms')
     return {
       kind: 'pairOhms',
       oneId: pop.plusId,
       otherId: pop.minusId,
       seconds: WORK_SECONDS.pair,
       instruction: `Key off. Ohms between ${nameOf(pop.plusId)} and ${nameOf(pop.minusId)}: a speaker shows 2 to 16 Ω.`,
-      because: 'It finds the pair; which speaker, and which of the two is plus, only a pop tells.',
-      caution: 'Never ohms on a live, data or airbag wire: the meter sends its own current.',
+      because:
+        'A coil shows a few ohms, a data pair 60 or 120; which speaker, and which lead is plus, only a pop tells.',
+      caution:
+        'Key off, and never on a live wire; airbag plugs stay shut, no ohmmeter on yellow-sleeved wires.',
     };
   if (pop !== undefined)
     return {
@@ -193,14 +175,38 @@ function nextFor(found: {
       caution:
         'A blink, not longer: direct current heats the coil. Never on a live, data or sensor wire; airbag plugs stay shut.',
     };
-  return { kind: 'done', instruction: lastWord(found.doubtful.map(nameOf)) };
+  const doubtful = found.doubtful.filter((id) => !found.untold.includes(id));
+  return {
+    kind: 'done',
+    instruction: lastWord(session, {
+      doubtful: doubtful.map(nameOf),
+      untold: found.untold.map(nameOf),
+    }),
+  };
 }
 
-function lastWord(doubtful: readonly string[]): string {
-  const cap = 'Cap each one that is left over, one at a time.';
-  if (doubtful.length === 0) return `Every wire is told apart. ${cap}`;
-  const names = doubtful.join(', ');
-  return `Every wire has a place, but not all are sure: prove ${names} before joining anything. ${cap}`;
+function lastWord(
+  session: HarnessSession,
+  left: { readonly doubtful: readonly string[]; readonly untold: readonly string[] },
+): string {
+  const words: string[] = [];
+  if (left.untold.length > 0)
+    words.push(
+      `Not told: ${left.untold.join(', ')} may be a speaker’s lead or a data line. ${toolFor(session)}`,
+    );
+  if (left.doubtful.length > 0)
+    words.push(`Not sure: prove ${left.doubtful.join(', ')} before joining anything.`);
+  if (words.length === 0) words.push('Every wire is told apart.');
+  return [...words, 'Cap each one that is left over, one at a time.'].join(' ');
+}
+
+/** Which tool would tell a coil from a data pair. */
+function toolFor(session: HarnessSession): string {
+  if (session.cannot?.includes('ohmmeter') === true)
+    return 'An ohmmeter between them would tell: a few ohms for a coil, 60 or 120 Ω for a data pair.';
+  return session.cannot?.includes('pop') === true
+    ? 'A 9 V source would tell, on pairs that show a coil’s ohms.'
+    : 'Leave them alone, or follow them to where they go.';
 }
 
 /** What is joined to the radio must be sure; what is left alone or capped need not be. */
@@ -248,6 +254,9 @@ function verdictOf(belief: WireBelief, session: HarnessSession): WireVerdict {
 /** A wire may be popped once it was read awake with the key on, dead every time, and is no data or sensor line. */
 function popSafety(belief: WireBelief, session: HarnessSession): true | string {
   if (belief.role === 'amplifier') return 'an amplifier drives it';
+  // A coil between two wires is a speaker, whatever ghost stands on them.
+  if (measuredBetween(session.readings).get(belief.wire.id) === 'coil')
+    return isUnfed(belief.wire.id, session) || 'not read dead with the key on';
   if (!isDeadAwake(belief.wire.id, session)) return 'not read dead with the key on';
   const { functions } = belief.given;
   if (functions.dataBus > POP_RISK) return 'may be a data line';

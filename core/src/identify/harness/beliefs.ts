@@ -3,6 +3,8 @@ import { posterior } from '../posterior';
 import type { Reading } from '../reading';
 import { sourcePrior } from '../sourcePrior';
 import type { Workings } from '../workings';
+import type { Between } from './between';
+import { measuredBetween } from './between';
 import { CAPACITY, ROLE_BY_HYPOTHESIS, WIRE_ROLES } from './roles';
 import type { WireRole } from './roles';
 import type { HarnessSession, HarnessWire } from './session';
@@ -22,6 +24,12 @@ export interface WireBelief {
 
 /** A pop that moved a cone makes both wires speaker leads, whatever else was thought. */
 const POP_WEIGHT = 400;
+/**
+ * A coil's ohms between two wires make them so nearly as surely; those of a data pair's terminating resistors less: a
+ * load to ground beside a ground shows them too.
+ */
+const MEASURED_WEIGHT: Record<Between, number> = { coil: 200, terminated: 12 };
+const MEASURED_ROLE: Record<Between, WireRole> = { coil: 'speaker', terminated: 'dataBus' };
 /** Rounds of balancing; it settles within a few. */
 const ROUNDS = 40;
 
@@ -29,13 +37,18 @@ const ROUNDS = 40;
 export function beliefsOf(session: HarnessSession, workings: Workings): WireBelief[] {
   const own = groupByWire(session.readings);
   const popped = poppedWires(session.readings);
+  const measured = measuredBetween(session.readings);
   const prior = sourcePrior({ legend: undefined, logged: undefined, kind: 'wire' });
   const rows = session.wires.map((wire) => {
     const given = posterior(prior, own.get(wire.id) ?? [], workings);
     return {
       wire,
       given,
-      alone: rolesOf(given, wire, { session, popped: popped.has(wire.id) }),
+      alone: rolesOf(given, wire, {
+        session,
+        popped: popped.has(wire.id),
+        measured: measured.get(wire.id),
+      }),
     };
   });
   const balanced = balance(rows.map((row) => row.alone));
@@ -77,7 +90,11 @@ function poppedWires(readings: readonly Reading[]): Set<string> {
 function rolesOf(
   given: Posterior,
   wire: HarnessWire,
-  known: { readonly session: HarnessSession; readonly popped: boolean },
+  known: {
+    readonly session: HarnessSession;
+    readonly popped: boolean;
+    readonly measured: Between | undefined;
+  },
 ): number[] {
   const byColour = colourEvidence(wire.colour, known.session.family ?? 'factory');
   const weights = WIRE_ROLES.map(() => 0);
@@ -89,7 +106,12 @@ function rolesOf(
   weights[leftOver] = (weights[leftOver] ?? 0) + given.functions.none;
   const judged = weights.map((weight, index) => {
     const role = WIRE_ROLES[index] ?? 'leftOver';
-    return weight * byColour[role] * (known.popped && role === 'speaker' ? POP_WEIGHT : 1);
+    const byPop = known.popped && role === 'speaker' ? POP_WEIGHT : 1;
+    const byOhms =
+      known.measured !== undefined && MEASURED_ROLE[known.measured] === role
+        ? MEASURED_WEIGHT[known.measured]
+        : 1;
+    return weight * byColour[role] * byPop * byOhms;
   });
   return normalised(judged);
 }

@@ -70,18 +70,21 @@ export const ROLE_NAMES: Record<WireRole, { readonly plain: string; readonly cod
   leftOver: { plain: 'Not needed: prove it dead and cap it', code: 'CAP' },
 };
 
+/** As many as there are. */
+const ANY = Infinity;
+
 /** How many wires of a role a bunch has at least and at most. Common practice for radios. */
 export const CAPACITY: Record<WireRole, readonly [least: number, most: number]> = {
-  constant: [1, 1],
+  constant: [1, ANY],
   switched: [1, 1],
   lamps: [0, 2],
-  ground: [1, 3],
-  speaker: [0, 8],
-  amplifier: [0, 8],
-  dataBus: [0, 4],
+  ground: [1, ANY],
+  speaker: [0, ANY],
+  amplifier: [0, ANY],
+  dataBus: [0, ANY],
   sensor: [0, 3],
   pulledUp: [0, 2],
-  leftOver: [0, 24],
+  leftOver: [0, ANY],
 };
 
 /** From here up a wire's role is settled. */

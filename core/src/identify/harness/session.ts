@@ -1,5 +1,6 @@
 import type { VehicleState } from '../../vehicle';
 import type { Reading } from '../reading';
+import { isPlain } from '../reading';
 
 /** Where a bunch's colours come from: a car's own, or the leads of an aftermarket radio. */
 export const HARNESS_FAMILIES = ['factory', 'aftermarket'] as const;
@@ -18,7 +19,18 @@ export interface HarnessWire {
 }
 
 /** What the installer can't or won't do now. */
-export type HarnessLimit = 'acc' | 'run' | 'lamps' | 'pop' | 'parkingBrake' | 'ohmmeter' | 'lamp';
+export type HarnessLimit =
+  'acc' | 'run' | 'lamps' | 'pop' | 'parkingBrake' | 'meter' | 'ohmmeter' | 'lamp';
+
+/**
+ * Whether a test lamp is in hand instead of a meter: said so, or seen by what was read. A lamp tells live from dead and
+ * nothing else: a data line stays as dark as an open end.
+ */
+export function isByLamp(session: Pick<HarnessSession, 'cannot' | 'readings'>): boolean {
+  if (session.cannot?.includes('meter') === true) return true;
+  const kinds = new Set(session.readings.filter(isPlain).map(({ value }) => value.kind));
+  return kinds.has('glow') && !kinds.has('volts') && !kinds.has('pulsing');
+}
 
 /** Probing a bunch of cut wires, as plain data. */
 export interface HarnessSession {

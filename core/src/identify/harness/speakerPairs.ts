@@ -1,5 +1,6 @@
 import type { Reading } from '../reading';
 import type { WireBelief } from './beliefs';
+import { betweenOf, isBetween, isDisproved } from './between';
 import { WIRE_ROLES } from './roles';
 import type { HarnessWire } from './session';
 import { isStriped, mateEvidence } from './wireColours';
@@ -16,9 +17,6 @@ export interface SpeakerPair {
 
 /** Taped or twisted together: nearly always one speaker, or a data pair. */
 const TAPED = 40;
-/** Ohms between the leads of a speaker. Common practice: 2 to 16 Ω. */
-const SPEAKER_OHM: readonly [number, number] = [1.5, 20];
-
 const SPEAKER = WIRE_ROLES.indexOf('speaker');
 
 /** Pairs that a pop has shown, with their polarity. */
@@ -26,8 +24,8 @@ export function poppedPairs(readings: readonly Reading[]): SpeakerPair[] {
   return readings.flatMap((reading): SpeakerPair[] => {
     const { value, sourceId, otherId } = reading;
     if (otherId === undefined || value.kind !== 'pop' || value.cone === 'none') return [];
-    const [plusId, minusId] = value.cone === 'out' ? [sourceId, otherId] : [otherId, sourceId];
-    return [{ plusId, minusId, speaker: value.speaker, proved: true }];
+    const [plusId, minusId] = value.cone === 'in' ? [otherId, sourceId] : [sourceId, otherId];
+    return [{ plusId, minusId, speaker: value.speaker, proved: value.cone !== 'unseen' }];
   });
 }
 
@@ -41,7 +39,8 @@ export function shownPairs(
   const colourOf = (id: string): string | undefined => wires.find((one) => one.id === id)?.colour;
   const measured: SpeakerPair[] = [];
   for (const { value, sourceId, otherId } of readings) {
-    if (otherId === undefined || value.kind !== 'ohms' || !isSpeakerOhm(value.ohm)) continue;
+    if (otherId === undefined || value.kind !== 'ohms') continue;
+    if (betweenOf(value.ohm) !== 'coil' || isDisproved(readings, sourceId, otherId)) continue;
     if (taken.has(sourceId) || taken.has(otherId)) continue;
     for (const id of [sourceId, otherId]) taken.add(id);
     const [plusId, minusId] = isStriped(colourOf(sourceId))
@@ -98,14 +97,10 @@ export function pairCandidates(
 const ALONE = 0.2;
 
 function pairWeight(left: WireBelief, right: WireBelief, readings: readonly Reading[]): number {
-  const between = readings.filter(
-    ({ sourceId, otherId }) =>
-      (sourceId === left.wire.id && otherId === right.wire.id) ||
-      (sourceId === right.wire.id && otherId === left.wire.id),
-  );
+  const between = readings.filter((one) => isBetween(one, left.wire.id, right.wire.id));
   if (between.some(({ value }) => value.kind === 'pop' && value.cone === 'none')) return 0;
   const ohms = between.find(({ value }) => value.kind === 'ohms')?.value;
-  const byOhms = ohms?.kind === 'ohms' ? (isSpeakerOhm(ohms.ohm) ? 300 : 0.01) : 1;
+  const byOhms = ohms?.kind === 'ohms' ? (betweenOf(ohms.ohm) === 'coil' ? 300 : 0.001) : 1;
   const taped = left.wire.tapedWith === right.wire.id || right.wire.tapedWith === left.wire.id;
   const tapedElsewhere =
     !taped && (left.wire.tapedWith !== undefined || right.wire.tapedWith !== undefined);
@@ -116,8 +111,4 @@ function pairWeight(left: WireBelief, right: WireBelief, readings: readonly Read
     (left.together[SPEAKER] ?? 0) *
     (right.together[SPEAKER] ?? 0)
   );
-}
-
-function isSpeakerOhm(ohm: number | null): boolean {
-  return ohm !== null && ohm >= SPEAKER_OHM[0] && ohm <= SPEAKER_OHM[1];
 }

@@ -130,7 +130,7 @@ function visitFor(
     .filter(
       (one) => !hasLook(one.wire.id, look, session) && concerns(look, one, { session, ...known }),
     )
-    .map((one) => ({ id: one.wire.id, bits: bitsOf(one, look) }))
+    .map((one) => ({ id: one.wire.id, bits: Math.max(bitsOf(one, look), leastBits(one, look)) }))
     .filter(({ bits }) => look.name === 'everything on' || bits >= WORTH_A_PROBE)
     // Everything on is a sweep, in the order of the bunch; what is looked for goes by worth.
     .sort((left, right) => (look.name === 'everything on' ? 0 : right.bits - left.bits));
@@ -160,12 +160,28 @@ function concerns(
       ({ sourceId, state, value }) =>
         sourceId === belief.wire.id && state.key === 'run' && state.lamps && value.kind !== 'pop',
     );
+  if (look.name === 'parkingBrake' && isRivalConstant(belief, known.beliefs)) return true;
   if (belief.certainty >= SETTLED) return false;
   if (look.instrument === 'meter') return wasLive(belief.wire.id, session);
+  // Key off, an ohmmeter harms no data line; it only can't read one that is fed.
+  if (look.instrument === 'ohmmeter')
+    return !known.pairedIds.has(belief.wire.id) && isDeadAwake(belief.wire.id, session);
   // A few ohms may be a poor ground or a cold bulb: the lamp on the constant tells, as it does where there is no ohmmeter.
   if (look.instrument === 'lamp' && session.cannot?.includes('ohmmeter') !== true)
     return belief.role === 'ground' && wasMeasured(belief.wire.id, session);
   return !known.pairedIds.has(belief.wire.id) && mayCarryCurrent(belief, session);
+}
+
+/** One of several wires that look like constants: a pulled-up switch wire shows the same on a meter. */
+function isRivalConstant(belief: WireBelief, beliefs: readonly WireBelief[]): boolean {
+  return belief.role === 'constant' && beliefs.filter(({ role }) => role === 'constant').length > 1;
+}
+
+/** Bits that a look at rival constants is worth at least. */
+const RIVAL_BITS = 0.2;
+
+function leastBits(belief: WireBelief, look: WireLook): number {
+  return look.name === 'parkingBrake' && belief.role === 'constant' ? RIVAL_BITS : 0;
 }
 
 function wasMeasured(wireId: string, session: HarnessSession): boolean {
@@ -213,6 +229,22 @@ export function isDeadAwake(wireId: string, session: HarnessSession): boolean {
   return (
     own.some(({ state }) => state.key === 'run' || state.key === 'engine') &&
     own.every((reading) => senseOf(reading) === 'dead')
+  );
+}
+
+/** What stands on a wire below this may be a ghost, V; a supply is well above it. */
+const GHOST_V = 4;
+
+/** Whether a wire was read with the key on, and never fed: dead, or with no more on it than a ghost. */
+export function isUnfed(wireId: string, session: HarnessSession): boolean {
+  const own = session.readings.filter((reading) => reading.sourceId === wireId && isPlain(reading));
+  return (
+    own.some(({ state }) => state.key === 'run' || state.key === 'engine') &&
+    own.every(
+      ({ value, state }) =>
+        senseOf({ value, state }) === 'dead' ||
+        (value.kind === 'volts' && Math.abs(value.volts) < GHOST_V),
+    )
   );
 }
 

@@ -1,5 +1,6 @@
 import { placeOf } from '../../vehicle';
 import type { HarnessSession } from './session';
+import { isByLamp } from './session';
 import type { WireVisit } from './wireTests';
 
 const LIVE_ENDS =
@@ -17,8 +18,16 @@ export function describeVisit(
   const touch = `touch ${listed(names, session.wires.length)}`;
   const instruction = stays
     ? capitalised(`${touch}.`)
-    : `${ARRIVE[visit.look.name]}, then ${touch}.`;
-  return { instruction, because: REASONS[visit.look.name], caution: LIVE_ENDS };
+    : `${arriveAt(visit.look.name, session)}, then ${touch}.`;
+  const caution =
+    isByLamp(session) && visit.look.instrument === 'meter' ? `${LIVE_ENDS} ${LAMP}` : LIVE_ENDS;
+  return { instruction, because: REASONS[visit.look.name], caution };
+}
+
+const LAMP = 'A lamp loads what it touches: never on yellow-sleeved or airbag wires.';
+
+function arriveAt(look: WireVisit['look']['name'], session: HarnessSession): string {
+  return isByLamp(session) ? ARRIVE[look].replace('meter clipped', 'lamp clipped') : ARRIVE[look];
 }
 
 const ARRIVE: Record<WireVisit['look']['name'], string> = {
