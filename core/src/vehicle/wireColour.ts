@@ -1,4 +1,4 @@
-/** Wire colours by their IEC 60757 codes. */
+/** Wire colours by their IEC 60757 codes, and the light shades that harnesses have besides. */
 export const WIRE_COLOURS = {
   BK: 'black',
   BN: 'brown',
@@ -12,8 +12,10 @@ export const WIRE_COLOURS = {
   WH: 'white',
   PK: 'pink',
   TQ: 'turquoise',
+  LBU: 'light blue',
+  LGN: 'light green',
 } as const;
-/** A two-letter colour code. */
+/** A colour code: two letters, an L before them for a light shade. */
 export type WireColourCode = keyof typeof WIRE_COLOURS;
 
 /** A wire's colour: base, then stripe. */

@@ -14,10 +14,9 @@ import type { HarnessSession } from './session';
 import { isByLamp } from './session';
 import { measuredBetween } from './between';
 import type { PairToTry } from './pairToTry';
-import { pairToTry } from './pairToTry';
+import { pairToTry, untoldOf } from './pairToTry';
 import type { SpeakerPair } from './speakerPairs';
 import { shownPairs } from './speakerPairs';
-import { untoldOf } from './untold';
 import { describeVisit } from './words';
 import type { WireVisit } from './wireTests';
 import { isDeadAwake, isUnfed, wireVisits } from './wireTests';
@@ -111,7 +110,7 @@ export function adviseHarness(session: HarnessSession): HarnessAdvice {
     judged.map((one) => mateless(one, pairs)),
     pairedIds,
   );
-  const untold = untoldOf(session, beliefs, pairedIds);
+  const untold = pop === undefined ? untoldOf(session, beliefs) : [];
   const next = nextFor({ session, help, visit, pop, doubtful, untold });
   return {
     wires: next.kind === 'done' ? judged.map((one) => mateless(one, pairs)) : judged,

@@ -28,18 +28,9 @@ const NEEDED = Math.log(200);
  * best one, Murty's partition (1968) for the next ones, branching on roles so that no two answers are the same.
  *
  * @param chances one row per wire, in the order of `WIRE_ROLES`
- * @throws RangeError when there are more wires than the roles can take.
  */
 export function bestAssignments(chances: readonly (readonly number[])[], k: number): Assignment[] {
-  const seats = WIRE_ROLES.flatMap((role, index) => {
-    const [least, most] = CAPACITY[role];
-    return Array.from({ length: Math.min(most, chances.length) }, (_, seat) => ({
-      role: index,
-      bonus: seat < least ? NEEDED : 0,
-    }));
-  });
-  if (seats.length < chances.length)
-    throw new RangeError(`${chances.length} wires do not fit into ${seats.length} places`);
+  const seats = seatsFor(chances.length);
   const answers: Assignment[] = [];
   const waiting: { readonly branch: Branch; readonly roles: number[]; readonly cost: number }[] =
     [];
@@ -66,30 +57,58 @@ export function bestAssignments(chances: readonly (readonly number[])[], k: numb
   return answers;
 }
 
+/** A place in a role, or in whichever of the roles without a limit suits a wire best. */
+interface Seat {
+  readonly role: number | 'free';
+  readonly bonus: number;
+}
+
+/** Roles that take any number of wires: of these each wire has its best one, so that one seat per wire is enough. */
+const FREE_ROLES = WIRE_ROLES.flatMap((role, index) =>
+  CAPACITY[role][1] === Infinity ? [index] : [],
+);
+
+function seatsFor(wires: number): Seat[] {
+  const limited = WIRE_ROLES.flatMap((role, index): Seat[] => {
+    const [least, most] = CAPACITY[role];
+    const places = most === Infinity ? least : most;
+    return Array.from({ length: Math.min(places, wires) }, (_, seat) => ({
+      role: index,
+      bonus: seat < least ? NEEDED : 0,
+    }));
+  });
+  return [...limited, ...Array.from({ length: wires }, (): Seat => ({ role: 'free', bonus: 0 }))];
+}
+
 function solve(
   chances: readonly (readonly number[])[],
-  seats: readonly { readonly role: number; readonly bonus: number }[],
+  seats: readonly Seat[],
   branch: Branch,
 ): { roles: number[]; cost: number } | undefined {
   const forbidden = new Set(branch.forbidden.map(([wire, role]) => `${wire}:${role}`));
-  const costs = chances.map((row, wire) =>
-    seats.map(({ role, bonus }) => {
-      const forced = branch.forced.get(wire);
-      if ((forced !== undefined && forced !== role) || forbidden.has(`${wire}:${role}`))
-        return IMPOSSIBLE;
-      return -Math.log(Math.max(row[role] ?? 0, FLOOR)) - bonus;
-    }),
+  const costOf = (wire: number, role: number): number => {
+    const forced = branch.forced.get(wire);
+    if ((forced !== undefined && forced !== role) || forbidden.has(`${wire}:${role}`))
+      return IMPOSSIBLE;
+    return -Math.log(Math.max(chances[wire]?.[role] ?? 0, FLOOR));
+  };
+  const freely = chances.map((_, wire) =>
+    FREE_ROLES.reduce((best, role) => (costOf(wire, role) < costOf(wire, best) ? role : best)),
+  );
+  const roleAt = (wire: number, { role }: Seat): number =>
+    role === 'free' ? (freely[wire] ?? 0) : role;
+  const costs = chances.map((_, wire) =>
+    seats.map((seat) => costOf(wire, roleAt(wire, seat)) - seat.bonus),
   );
   // Munkres wants costs of zero or more; a constant on every row changes no answer.
-  const shift = NEEDED;
-  const pairs = munkres(costs.map((row) => row.map((cost) => cost + shift)));
+  const pairs = munkres(costs.map((row) => row.map((cost) => cost + NEEDED)));
   const roles = chances.map(() => 0);
   let cost = 0;
-  for (const [wire, seat] of pairs) {
-    const own = costs[wire]?.[seat];
-    const at = seats[seat];
-    if (own === undefined || at === undefined) continue;
-    roles[wire] = at.role;
+  for (const [wire, at] of pairs) {
+    const seat = seats[at];
+    const own = costs[wire]?.[at];
+    if (own === undefined || seat === undefined) continue;
+    roles[wire] = roleAt(wire, seat);
     cost += own;
   }
   return cost >= IMPOSSIBLE / 2 ? undefined : { roles, cost };

@@ -2,6 +2,7 @@ import type { Reading } from '../reading';
 import type { WireBelief } from './beliefs';
 import { isBetween, isDisproved } from './between';
 import type { HarnessSession } from './session';
+import type { PairCandidate } from './speakerPairs';
 import { pairCandidates, poppedPairs, shownPairs } from './speakerPairs';
 import { isUnfed } from './wireTests';
 
@@ -12,8 +13,14 @@ export interface PairToTry {
   readonly minusId: string;
 }
 
-/** A pair less likely than this is not worth a try. */
-const WORTH_A_TRY = 0.006;
+/** A pair less likely than this is not worth a try with 9 V, or with ohms, after which a pop is still to come. */
+const WORTH_A_POP = 0.006;
+const WORTH_OHMS = 0.02;
+/**
+ * Chance that there is another speaker once so many are found. Common practice: two or four, tweeters in twos, a centre
+ * now and then.
+ */
+const ANOTHER = [1, 1, 0.6, 1, 0.3, 0.6, 0.12, 0.05];
 
 /**
  * The likeliest pair to try next. 9 V finds speaker and polarity at once, but only where neither wire may be a data or
@@ -28,15 +35,41 @@ export function pairToTry(
   const ohms = session.cannot?.includes('ohmmeter') !== true;
   const coil = pops ? coilToPop(session, safe) : undefined;
   if (coil !== undefined) return coil;
-  const found = shownPairs(session.readings, session.wires);
-  for (const { plusId, minusId, chance } of pairCandidates(beliefs, session.readings, found)) {
-    if (chance < WORTH_A_TRY) return undefined;
+  for (const { plusId, minusId, chance } of likelyPairs(session, beliefs)) {
+    if (chance < WORTH_A_POP) return undefined;
     if (pops && safe.has(plusId) && safe.has(minusId)) return { by: 'pop', plusId, minusId };
-    const isUntried = ohms && !wasMeasured(session.readings, plusId, minusId);
+    const isUntried =
+      ohms && chance >= WORTH_OHMS && !wasMeasured(session.readings, plusId, minusId);
     if (isUntried && [plusId, minusId].every((id) => isUnfed(id, session)))
       return { by: 'ohms', plusId, minusId };
   }
   return undefined;
+}
+
+/** Pairs beside those found, likeliest first, by how many speakers there may be still. */
+function likelyPairs(
+  session: HarnessSession,
+  beliefs: readonly WireBelief[],
+): readonly PairCandidate[] {
+  const found = shownPairs(session.readings, session.wires);
+  const another = ANOTHER[Math.min(found.length, ANOTHER.length - 1)] ?? 1;
+  return pairCandidates(beliefs, session.readings, found).map((one) => ({
+    ...one,
+    chance: another * one.chance,
+  }));
+}
+
+/** From this chance on a pair that was not tried is worth a word at the end. */
+const WORTH_A_WORD = 0.01;
+
+/** Wires of pairs that may well be speakers and that nothing at hand could try: nobody has told them apart. */
+export function untoldOf(
+  session: HarnessSession,
+  beliefs: readonly WireBelief[],
+): readonly string[] {
+  const open = likelyPairs(session, beliefs).filter(({ chance }) => chance >= WORTH_A_WORD);
+  const ids = new Set(open.flatMap(({ plusId, minusId }) => [plusId, minusId]));
+  return session.wires.flatMap(({ id }) => (ids.has(id) ? [id] : []));
 }
 
 /** A pair that shows a coil's ohms and was not popped yet. */
