@@ -12,6 +12,8 @@ export {
 } from './job';
 export type { JobPage, JobView, Phase, SteeringSide } from './job';
 export { FeedPlanInput, SizingInput } from './feedPlan';
+export { HandbookEntryRequest } from './handbook';
+export type { HandbookEntryView } from './handbook';
 export type { ProblemDocument } from './problem';
 export { INSTRUMENTS, ReadingRequest, seenOf, toCoreReading } from './reading';
 export type { InstrumentName, ReadingView, SeenView } from './reading';

@@ -13,7 +13,7 @@ export interface SessionOf {
 }
 
 /** Where the installer is, and how far testing goes. */
-export type ProbingOf = Pick<FindSession, 'state' | 'cannot' | 'until' | 'lamp'>;
+export type ProbingOf = Pick<FindSession, 'state' | 'cannot' | 'until' | 'lamp' | 'handbook'>;
 
 /**
  * A job's probing as the identification takes it; app and server judge this one session. What this very job logged is
@@ -33,6 +33,7 @@ export function findSessionOf(
     id: slot.id,
     name: slot.position,
     legend: slot.legend,
+    handbook: slot.handbook,
     fitted: slot.ratingA !== undefined,
     tappable: tapFit(slot).fits,
     ratingA: slot.ratingA,

@@ -1,6 +1,7 @@
 import type {
   CreateJobRequest,
   DeviceView,
+  HandbookEntryRequest,
   ImportResult,
   JobPage,
   JobView,
@@ -76,6 +77,17 @@ export const api = createApi({
     model: build.query<ModelView, string>({
       query: (id) => `/models/${id}`,
       providesTags: ['Models'],
+    }),
+    enterHandbook: build.mutation<
+      ModelView,
+      { modelId: string; slotId: string; body: HandbookEntryRequest }
+    >({
+      query: ({ modelId, slotId, body }) => ({
+        url: `/models/${modelId}/handbook/${encodeURIComponent(slotId)}`,
+        method: 'PUT',
+        body,
+      }),
+      invalidatesTags: ['Models'],
     }),
     taps: build.infiniteQuery<TapPage, string, string | null>({
       infiniteQueryOptions: PAGES,
@@ -160,6 +172,7 @@ export const {
   useSignOutMutation,
   useModelsQuery,
   useModelQuery,
+  useEnterHandbookMutation,
   useTapsInfiniteQuery,
   useJobTapsQuery,
   useImportTapsMutation,

@@ -14,6 +14,8 @@ export interface Probing {
   readonly until: Until;
   /** A test lamp is at hand beside the meter. */
   readonly lamp: boolean;
+  /** The vehicle's handbook or fuse table is at hand. */
+  readonly handbook: boolean;
 }
 
 const initialState: Record<string, Probing> = {};
@@ -23,6 +25,7 @@ export const FRESH: Omit<Probing, 'state' | 'cannot'> = {
   slotId: undefined,
   until: 'function',
   lamp: true,
+  handbook: true,
 };
 
 const slice = createSlice({
@@ -63,6 +66,10 @@ const slice = createSlice({
       const probing = all[action.payload.jobId];
       if (probing !== undefined) probing.until = action.payload.until;
     },
+    handbookChanged: (all, action: PayloadAction<{ jobId: string; handbook: boolean }>) => {
+      const probing = all[action.payload.jobId];
+      if (probing !== undefined) probing.handbook = action.payload.handbook;
+    },
     lampChanged: (all, action: PayloadAction<{ jobId: string; lamp: boolean }>) => {
       const probing = all[action.payload.jobId];
       if (probing !== undefined) probing.lamp = action.payload.lamp;
@@ -87,6 +94,7 @@ export const {
   slotTouched,
   placesDeferred,
   untilChanged,
+  handbookChanged,
   lampChanged,
 } = slice.actions;
 export const probeReducer = slice.reducer;

@@ -25,6 +25,11 @@ export function Optional(): PropertyDecorator {
   return ValidateIf((_object, value) => value !== undefined);
 }
 
+/** The field must be there, and may be null. */
+export function OrNull(): PropertyDecorator {
+  return ValidateIf((_object, value) => value !== null);
+}
+
 /** One nested object of a class; a list is none. */
 export function Nested(type: () => new () => object): PropertyDecorator {
   return all(

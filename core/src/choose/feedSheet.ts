@@ -1,4 +1,4 @@
-import { readLabel } from '../identify';
+import { readWritten } from '../identify';
 import type { FeedSize, TerminalChoice } from '../size';
 import { sleeveFor } from '../size';
 import type { Slot } from '../vehicle';
@@ -48,7 +48,7 @@ export interface FeedSheet {
 /** What is decided about one feed: holder, headroom, joint, terminal, ground, and what the tap does either way round. */
 export function feedSheet(given: SheetGiven): FeedSheet {
   const { slot, currentA, size } = given;
-  const label = readLabel(slot.legend);
+  const label = readWritten(slot);
   const holder = holderFor({ slot, addedA: size.ok ? size.fuseA : undefined });
   const original = originalLoad({
     ratingA: slot.ratingA,

@@ -1,5 +1,5 @@
-import type { LabelReading, Need, Verdict } from '../identify';
-import { fills, meetsProbability, readLabel } from '../identify';
+import type { LabelReading, Need, Verdict, Written } from '../identify';
+import { fills, meetsProbability, readWritten } from '../identify';
 import { chooseFuse } from '../size';
 import type { Inrush } from '../size';
 import type { Slot } from '../vehicle';
@@ -51,7 +51,7 @@ export interface RankInput {
   /** Original loads measured with a clamp, A by slot. */
   readonly measuredA?: Readonly<Record<string, number>> | undefined;
   /** Reads legends; pass one reader for several feeds so that each is read once. */
-  readonly read?: ((legend: string | undefined) => LabelReading) | undefined;
+  readonly read?: ((written: Written) => LabelReading) | undefined;
 }
 
 /** Every slot in one of three lists: what could serve, what must not, and what fails on one constraint. */
@@ -80,7 +80,7 @@ export function rankCandidates(input: RankInput): Ranking {
   const blocked: Blocked[] = [];
   const unfit: Unfit[] = [];
   for (const slot of input.slots) {
-    const label = (input.read ?? readLabel)(slot.legend);
+    const label = (input.read ?? readWritten)(slot);
     if (label.safety === 'block') {
       blocked.push({ slotId: slot.id, reason: label.reason ?? 'Blocked.' });
       continue;

@@ -1,5 +1,5 @@
-import type { LabelReading, Need, Verdict } from '../identify';
-import { readLabel } from '../identify';
+import type { Need, Verdict } from '../identify';
+import { labelReader } from '../identify';
 import type { Inrush } from '../size';
 import type { Panel, Slot } from '../vehicle';
 import type { Candidate, Ranking } from './rankCandidates';
@@ -55,7 +55,7 @@ export function rankSets(input: SetsInput): {
   const panelOf = new Map(
     input.panels.flatMap((panel) => panel.slots.map((slot) => [slot.id, panel.id] as const)),
   );
-  const read = oncePerLegend();
+  const read = labelReader();
   const rankings = Object.fromEntries(
     input.feeds.map((feed) => [
       feed.need.id,
@@ -96,15 +96,6 @@ export function rankSets(input: SetsInput): {
           ? []
           : differencesOf(best.slots, set.slots, { rankings, positions }),
     })),
-  };
-}
-
-function oncePerLegend(): (legend: string | undefined) => LabelReading {
-  const known = new Map<string | undefined, LabelReading>();
-  return (legend) => {
-    const label = known.get(legend) ?? readLabel(legend);
-    known.set(legend, label);
-    return label;
   };
 }
 

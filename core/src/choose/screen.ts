@@ -1,5 +1,5 @@
 import type { SafetyClass } from '../identify';
-import { readLabel } from '../identify';
+import { readWritten } from '../identify';
 import type { Slot } from '../vehicle';
 import { holderFor } from './holders';
 
@@ -10,11 +10,11 @@ export interface Screening {
 }
 
 /**
- * Whether a slot may be tapped, whatever its readings say. Blocks come from the legend and can't be argued with; a
+ * Whether a slot may be tapped, whatever its readings say. Blocks come from the legend or the handbook and can't be argued with; a
  * legend that is missing or not understood is unknown, not harmless.
  */
-export function screenSlot(slot: Pick<Slot, 'legend'>): Screening {
-  const label = readLabel(slot.legend);
+export function screenSlot(slot: Pick<Slot, 'legend' | 'handbook'>): Screening {
+  const label = readWritten(slot);
   return { class: label.safety, reason: label.reason };
 }
 

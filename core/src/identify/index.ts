@@ -23,7 +23,7 @@ export {
   senseOf,
 } from './reading';
 export type { Cone, Glow, Reading, ReadingValue, Sense } from './reading';
-export { readLabel, readWritten } from './readLabel';
+export { labelReader, readLabel, readWritten } from './readLabel';
 export type { FunctionPrior, LabelReading, Written } from './readLabel';
 export type { LoggedClaim, Source } from './source';
 export { sourcePrior } from './sourcePrior';

@@ -15,6 +15,8 @@ export interface Slot {
   readonly position: string;
   /** Printed legend, as printed; undefined where there is none or it cannot be read. */
   readonly legend: string | undefined;
+  /** What the handbook says of it, as far as somebody has looked; null: it lists nothing. Left out: nobody has looked. */
+  readonly handbook?: string | null | undefined;
   /** Rating of the fuse found, A; undefined for an empty position. */
   readonly ratingA: number | undefined;
   readonly family: FuseFamily;

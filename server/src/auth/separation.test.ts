@@ -50,6 +50,7 @@ describe('another shop', () => {
     const csv = `id,slot\n${uuidv7()},dash/F5`;
     const answers = await Promise.all([
       stranger.get(`/models/${model.id}`),
+      stranger.put(`/models/${model.id}/handbook/dash%2FF5`, { entry: 'Radio' }),
       stranger.get(`/models/${model.id}/taps.csv`),
       stranger.send('POST', `/models/${model.id}/taps.csv`, csv, 'text/csv'),
       stranger.get(`/jobs/${job.id}`),

@@ -98,6 +98,37 @@ export const models = pgTable(
   (table) => [index('models_by_shop').on(table.shopId)],
 );
 
+/**
+ * What the shop's people have looked up in handbooks: for a legend on any model of a make, or for one slot of a model where
+ * nothing is printed or nothing is listed.
+ */
+export const handbookEntries = pgTable(
+  'handbook_entries',
+  {
+    id: uuid().primaryKey(),
+    shopId: uuid()
+      .notNull()
+      .references(() => shops.id),
+    modelId: uuid()
+      .notNull()
+      .references(() => models.id),
+    slotId: text().notNull(),
+    make: text().notNull(),
+    /** As `glossaryKey` writes it; null where nothing is printed. */
+    legend: text(),
+    /** Null: the handbook lists nothing. */
+    entry: text(),
+    userId: uuid()
+      .notNull()
+      .references(() => users.id),
+    at: timestamp({ withTimezone: true }).notNull(),
+  },
+  (table) => [
+    uniqueIndex('handbook_by_slot').on(table.shopId, table.modelId, table.slotId),
+    index('handbook_by_legend').on(table.shopId, table.make, table.legend),
+  ],
+);
+
 /** Devices that the shop fits. */
 export const devices = pgTable(
   'devices',

@@ -3,6 +3,7 @@ import type { BenchVehicle } from '@lucky-thread/core/bench';
 import type { Panel } from '@lucky-thread/core/vehicle';
 import type { ModelSummary, ModelView } from '@lucky-thread/contract';
 import type { Database } from '../db/database';
+import { findHandbook, withHandbook } from './handbookRepository';
 import { models, tapPoints } from '../db/schema';
 
 /** What lists show of a model; panels and the simulated car are fetched where they are needed. */
@@ -56,20 +57,28 @@ export async function findModel(
     .select({ taps: count() })
     .from(tapPoints)
     .where(and(eq(tapPoints.modelId, id), eq(tapPoints.retired, false)));
-  return { ...row, tapPointCount: taps?.taps ?? 0 };
+  const handbook = await findHandbook(db, { shopId, modelId: id, make: row.make }, row.panels);
+  return {
+    ...row,
+    panels: withHandbook(row.panels, handbook),
+    handbook,
+    tapPointCount: taps?.taps ?? 0,
+  };
 }
 
-/** The panels of a model; undefined when the shop has none of that id. */
+/** The panels of a model with what was looked up at their slots; undefined when the shop has none of that id. */
 export async function findPanels(
   db: Database,
   shopId: string,
   id: string,
 ): Promise<Panel[] | undefined> {
   const [row] = await db
-    .select({ panels: models.panels })
+    .select({ panels: models.panels, make: models.make })
     .from(models)
     .where(and(eq(models.id, id), eq(models.shopId, shopId)));
-  return row?.panels;
+  if (row === undefined) return undefined;
+  const { make, panels } = row;
+  return withHandbook(panels, await findHandbook(db, { shopId, modelId: id, make }, panels));
 }
 
 /** The simulated car behind a model; for the simulated meter only. */

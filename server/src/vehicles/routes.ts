@@ -1,7 +1,10 @@
 import { Router } from 'express';
 import { actorOf } from '../auth/session';
 import type { Database } from '../db/database';
-import { idIn } from '../http/handlers';
+import { HandbookEntryRequest } from '@lucky-thread/contract';
+import { slotsOf } from '@lucky-thread/work';
+import { checked, idIn } from '../http/handlers';
+import { putHandbookEntry } from './handbookRepository';
 import { notFound } from '../http/problem';
 import { findModel, listModels } from './modelRepository';
 
@@ -16,6 +19,21 @@ export function vehicleRoutes(db: Database): Router {
     const model = await findModel(db, actorOf(request).shopId, id);
     if (model === undefined) throw notFound('Vehicle model');
     response.json(model);
+  });
+  router.put('/models/:modelId/handbook/:slotId', async (request, response) => {
+    const { shopId, userId } = actorOf(request);
+    const modelId = idIn(request.params.modelId, 'model');
+    const { entry } = checked(HandbookEntryRequest, request.body);
+    const model = await findModel(db, shopId, modelId);
+    if (model === undefined) throw notFound('Vehicle model');
+    const slot = slotsOf(model).find(({ id }) => id === request.params.slotId);
+    if (slot === undefined) throw notFound('Slot');
+    await putHandbookEntry(
+      db,
+      { shopId, modelId, make: model.make },
+      { slotId: slot.id, legend: slot.legend, entry: entry?.trim() ?? null, userId },
+    );
+    response.json(await findModel(db, shopId, modelId));
   });
   return router;
 }

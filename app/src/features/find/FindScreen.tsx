@@ -20,6 +20,7 @@ import type { JobContext } from '../job/useJob';
 import { slotsOf } from '@lucky-thread/work';
 import { FindTools } from './FindTools';
 import { FusePanel } from './FusePanel';
+import { HandbookEntry } from './HandbookEntry';
 import { countingRows } from './jobReadings';
 import { logSentence } from './logSentence';
 import { NextDock } from './NextDock';
@@ -182,6 +183,7 @@ function ProbeDock({ context, finding, onFilled }: PartProps & { onFilled: () =>
           follow(slotId);
         }}
         onDefer={(place, left) => void defer([place], left)}
+        lookUp={(slotId) => <LookUp model={context.model} slotId={slotId} />}
       />
       {slot === undefined ? (
         <Words kind="small" soft>
@@ -198,6 +200,18 @@ function ProbeDock({ context, finding, onFilled }: PartProps & { onFilled: () =>
       )}
     </View>
   );
+}
+
+/** The field that the plan asks for, under the sentence that asks for it. */
+function LookUp({
+  model,
+  slotId,
+}: {
+  readonly model: JobContext['model'];
+  readonly slotId: string;
+}) {
+  const slot = slotsOf(model).find((one) => one.id === slotId);
+  return slot === undefined ? null : <HandbookEntry key={slotId} model={model} slot={slot} asked />;
 }
 
 function SlotPad(props: PartProps & { slot: Slot; onTaken: () => void }) {
@@ -248,14 +262,19 @@ function SelectedVerdict({ context, finding }: PartProps) {
   const verdict = finding.advice?.verdicts.find((one) => one.sourceId === slot?.id);
   if (slot === undefined || verdict === undefined) return null;
   const own = finding.rows.filter((row) => row.sourceId === slot.id).map(toCoreReading);
+  const next = finding.advice?.next;
+  const isAsked = next?.kind === 'handbook' && next.sourceId === slot.id;
   return (
-    <VerdictCard
-      key={slot.id}
-      slot={slot}
-      verdict={verdict}
-      readings={own}
-      logged={logSentence(context, slot.id)}
-    />
+    <View style={styles.tight}>
+      <VerdictCard
+        key={slot.id}
+        slot={slot}
+        verdict={verdict}
+        readings={own}
+        logged={logSentence(context, slot.id)}
+      />
+      {!isAsked && <HandbookEntry key={`handbook ${slot.id}`} model={context.model} slot={slot} />}
+    </View>
   );
 }
 

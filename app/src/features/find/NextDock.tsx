@@ -1,6 +1,7 @@
 import type { NextAction } from '@lucky-thread/core/identify';
 import type { StitchPlace, VehicleState } from '@lucky-thread/core/vehicle';
 import { PLACE_WORDS, placeOf } from '@lucky-thread/core/vehicle';
+import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
@@ -18,6 +19,8 @@ export interface NextDockProps {
   readonly onArrived: (state: VehicleState, firstSlotId: string | undefined) => void;
   readonly onDefer: (place: StitchPlace, deferred: boolean) => void;
   readonly onFilled: () => void;
+  /** Where the handbook's words on a slot are entered. */
+  readonly lookUp: (slotId: string) => ReactNode;
 }
 
 /** What to do next, in one sentence, with the one button for it. */
@@ -36,9 +39,9 @@ export function NextDock(props: NextDockProps) {
           <Words kind="instruction" testID="next">
             {next.instruction}
           </Words>
-          {next.kind === 'visit' && (
+          {(next.kind === 'visit' || next.kind === 'handbook') && (
             <Words kind="small" soft>
-              {next.because}
+              {next.kind === 'handbook' ? `${next.because} About ${next.seconds} s.` : next.because}
             </Words>
           )}
         </View>
@@ -75,6 +78,8 @@ function NextButtons(props: NextDockProps & { readonly next: NextAction }) {
           ))}
         </View>
       );
+    case 'handbook':
+      return <>{props.lookUp(next.sourceId)}</>;
     case 'exhausted':
       return null;
     case 'visit': {

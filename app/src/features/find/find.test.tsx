@@ -3,6 +3,7 @@ import { advise } from '@lucky-thread/core/identify';
 import type { NextAction, Reading } from '@lucky-thread/core/identify';
 import type { Panel, Slot } from '@lucky-thread/core/vehicle';
 import { PARKED, stateAt } from '@lucky-thread/core/vehicle';
+import { Words } from '../../ui/Words';
 import { renderInApp } from '../../testing/render';
 import { FusePanel } from './FusePanel';
 import type { ReadingRow } from './jobReadings';
@@ -241,10 +242,24 @@ describe('NextDock', () => {
         onArrived={(to, first) => calls.push(`arrived ${to.key} ${first ?? ''}`)}
         onDefer={(place, deferred) => calls.push(`defer ${place} ${String(deferred)}`)}
         onFilled={() => calls.push('filled')}
+        lookUp={(slotId) => <Words>{`field for ${slotId}`}</Words>}
       />,
     );
     return calls;
   };
+  it('asks what the handbook says, with what it takes, and shows where to enter it', () => {
+    show({
+      kind: 'handbook',
+      sourceId: 'F2',
+      seconds: 40,
+      instruction: 'Look up F2 in the handbook.',
+      because: 'Its legend can’t be read.',
+    });
+    expect(screen.getByTestId('next')).toHaveTextContent('Look up F2 in the handbook.');
+    expect(screen.getByText('Its legend can’t be read. About 40 s.')).toBeTruthy();
+    expect(screen.getByText('field for F2')).toBeTruthy();
+  });
+
   const visit = (place: 'run' | 'crank'): NextAction => ({
     kind: 'visit',
     instruction: 'Do it, then touch F2.',

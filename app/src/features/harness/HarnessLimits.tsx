@@ -12,6 +12,7 @@ const FAMILIES: readonly { readonly value: HarnessFamily; readonly label: string
 ];
 
 const LIMITS: readonly { readonly label: string; readonly limits: readonly HarnessLimit[] }[] = [
+  { label: 'No meter: a test lamp', limits: ['meter'] },
   { label: 'No 9 V source', limits: ['pop'] },
   { label: 'No ohmmeter', limits: ['ohmmeter'] },
   { label: 'No key', limits: ['acc', 'run'] },

@@ -5,7 +5,15 @@ import { ActionButton } from '../../ui/ActionButton';
 import { Choice } from '../../ui/Choice';
 import { SPACE } from '../../ui/tokens';
 
-const SPEAKERS = ['front left', 'front right', 'rear left', 'rear right'] as const;
+const SPEAKERS = [
+  'front left',
+  'front right',
+  'rear left',
+  'rear right',
+  'left tweeter',
+  'right tweeter',
+  'centre',
+] as const;
 
 /** Props of {@link PopPad}. */
 export interface PopPadProps {
@@ -40,6 +48,14 @@ export function PopPad({ simulated, onPop, onSimulated }: PopPadProps) {
           style={styles.even}
           disabled={speaker === undefined}
           onPress={() => onPop('in', speaker)}
+        />
+        <ActionButton
+          label="Unseen"
+          spoken="It popped, but the cone can’t be seen"
+          testID="pop-unseen"
+          style={styles.even}
+          disabled={speaker === undefined}
+          onPress={() => onPop('unseen', speaker)}
         />
         <ActionButton
           label="Silence"

@@ -1,7 +1,7 @@
 import Svg, { Line, Rect } from 'react-native-svg';
 import { usePalette } from '../../ui/ThemeProvider';
 
-/** What the codes of IEC 60757 look like on a screen; the code stands beside it, colour alone says nothing. */
+/** What the codes of wire colours look like on a screen; the code stands beside it, colour alone says nothing. */
 const SHADES: Readonly<Record<string, string>> = {
   BK: '#1c1b1a',
   BN: '#7a4a22',
@@ -15,6 +15,8 @@ const SHADES: Readonly<Record<string, string>> = {
   WH: '#f6f4ee',
   PK: '#e59ab0',
   TQ: '#3fb5b0',
+  LBU: '#9cc3ea',
+  LGN: '#a9d88f',
 };
 
 /** A short piece of wire in its colours: base, and the stripe along it. */

@@ -1,0 +1,23 @@
+import { IsString, Length } from 'class-validator';
+import { OrNull } from './rules/fields';
+
+/** What the handbook says of a slot. */
+export class HandbookEntryRequest {
+  /** Its words, as printed there; null when it lists nothing. */
+  @OrNull()
+  @IsString()
+  @Length(1, 120, { message: 'give the handbook’s words, up to 120 characters, or null' })
+  entry!: string | null;
+}
+
+/** An entry that somebody of the shop has looked up. */
+export interface HandbookEntryView {
+  readonly slotId: string;
+  readonly entry: string | null;
+  /** Who looked it up. */
+  readonly by: string;
+  /** When, ISO 8601. */
+  readonly at: string;
+  /** It was found for this legend on another model of the make. */
+  readonly fromGlossary: boolean;
+}
