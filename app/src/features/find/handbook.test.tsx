@@ -10,34 +10,38 @@ const MODEL: Pick<ModelView, 'id' | 'make' | 'handbook'> = {
   handbook: [],
 };
 
-function sent(): jest.Mock {
-  const fetched = jest.fn(() => Promise.resolve(new Response('{}', { status: 200 })));
-  globalThis.fetch = fetched as unknown as typeof fetch;
-  return fetched;
-}
+const mockEnter = jest.fn(() => Promise.resolve({ data: {} }));
+jest.mock('../../store/api', () => ({
+  ...jest.requireActual<object>('../../store/api'),
+  useEnterHandbookMutation: () => [mockEnter, { isLoading: false }],
+}));
+beforeEach(() => mockEnter.mockClear());
 
 describe('HandbookEntry', () => {
-  it('asks nothing until it is opened, then keeps the words as typed', async () => {
-    const fetched = sent();
+  it('asks nothing until it is opened, then keeps the words without their blanks, and closes', async () => {
     renderInApp(<HandbookEntry model={MODEL} slot={SLOT} />);
     expect(screen.queryByTestId('handbook-entry')).toBeNull();
     fireEvent.press(screen.getByTestId('handbook-open'));
     fireEvent.changeText(screen.getByTestId('handbook-entry'), ' Heated seats ');
     fireEvent.press(screen.getByTestId('handbook-keep'));
-    await waitFor(() => expect(fetched).toHaveBeenCalled());
-    const request = (fetched.mock.calls as unknown as [Request][])[0]?.[0];
-    expect(request?.method).toBe('PUT');
-    expect(request?.url).toMatch(/\/models\/m\/handbook\/dash%2FF7$/);
-    expect(await request?.clone().json()).toEqual({ entry: 'Heated seats' });
+    const body = { entry: 'Heated seats' };
+    expect(mockEnter).toHaveBeenCalledWith({ modelId: 'm', slotId: 'dash/F7', body });
+    await waitFor(() => expect(screen.queryByTestId('handbook-entry')).toBeNull());
+  });
+
+  it('keeps nothing while nothing is typed', () => {
+    renderInApp(<HandbookEntry model={MODEL} slot={SLOT} asked />);
+    fireEvent.changeText(screen.getByTestId('handbook-entry'), '   ');
+    fireEvent.press(screen.getByTestId('handbook-keep'));
+    expect(mockEnter).not.toHaveBeenCalled();
   });
 
   it('stands open where the plan asks, and takes “not listed”', async () => {
-    const fetched = sent();
     renderInApp(<HandbookEntry model={MODEL} slot={SLOT} asked />);
     fireEvent.press(screen.getByTestId('handbook-none'));
-    await waitFor(() => expect(fetched).toHaveBeenCalled());
-    const request = (fetched.mock.calls as unknown as [Request][])[0]?.[0];
-    expect(await request?.clone().json()).toEqual({ entry: null });
+    const body = { entry: null };
+    expect(mockEnter).toHaveBeenCalledWith({ modelId: 'm', slotId: 'dash/F7', body });
+    await waitFor(() => expect(screen.queryByTestId('handbook-entry')).toBeNull());
   });
 
   it.each([

@@ -25,11 +25,13 @@ export interface WireBelief {
 /** A pop that moved a cone makes both wires speaker leads, whatever else was thought. */
 const POP_WEIGHT = 400;
 /**
- * A coil's ohms between two wires make them so nearly as surely; those of a data pair's terminating resistors less: a
- * load to ground beside a ground shows them too.
+ * How much likelier each role is where ohms between two wires showed a coil, or a data pair's terminating resistors. The
+ * latter say less: a load to ground beside a ground shows them too; but no speaker does.
  */
-const MEASURED_WEIGHT: Record<Between, number> = { coil: 200, terminated: 12 };
-const MEASURED_ROLE: Record<Between, WireRole> = { coil: 'speaker', terminated: 'dataBus' };
+const MEASURED_WEIGHT: Record<Between, Partial<Record<WireRole, number>>> = {
+  coil: { speaker: 200 },
+  terminated: { dataBus: 12, speaker: 0.02 },
+};
 /** Rounds of balancing; it settles within a few. */
 const ROUNDS = 40;
 
@@ -107,10 +109,7 @@ function rolesOf(
   const judged = weights.map((weight, index) => {
     const role = WIRE_ROLES[index] ?? 'leftOver';
     const byPop = known.popped && role === 'speaker' ? POP_WEIGHT : 1;
-    const byOhms =
-      known.measured !== undefined && MEASURED_ROLE[known.measured] === role
-        ? MEASURED_WEIGHT[known.measured]
-        : 1;
+    const byOhms = known.measured === undefined ? 1 : (MEASURED_WEIGHT[known.measured][role] ?? 1);
     return weight * byColour[role] * byPop * byOhms;
   });
   return normalised(judged);
