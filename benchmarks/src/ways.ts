@@ -1,13 +1,17 @@
 import {
   FADED_HARNESS,
+  POOR_ELSEWHERE,
   POOR_LEGENDS,
+  USUAL_ELSEWHERE,
   USUAL_HARNESS,
   USUAL_LEGENDS,
   benchCar,
   generateHarness,
   generateVehicle,
+  harnessElsewhere,
+  vehicleElsewhere,
 } from '@lucky-thread/core/bench';
-import type { LegendQuality } from '@lucky-thread/core/bench';
+import type { GeneratedHarness, GeneratedVehicle } from '@lucky-thread/core/bench';
 import type { Need } from '@lucky-thread/core/identify';
 import type { Choice, Effort, Score, TrialCar } from '@lucky-thread/core/trial';
 import {
@@ -42,11 +46,13 @@ const NEED_SETS: readonly (readonly Need[])[] = [
 ];
 
 type Way = (car: TrialCar, needs: readonly Need[]) => Choice;
+const WITH_HANDBOOK = 'our plan, handbook at hand';
 const WAYS: Readonly<Record<string, Way>> = {
   sweep,
   'label first': labelFirst,
   careful,
   'our plan': (car, needs) => followPlan(car, needs).filled,
+  [WITH_HANDBOOK]: (car, needs) => followPlan(car, needs).filled,
 };
 
 interface Tally {
@@ -54,29 +60,54 @@ interface Tally {
   readonly efforts: Effort[];
 }
 
+/** Cars of one generator with legends of one quality. */
+interface Cars {
+  readonly name: string;
+  readonly make: (seed: number) => GeneratedVehicle;
+  /** By other assumptions than those that tuned the plan, read with other instruments. */
+  readonly elsewhere: boolean;
+}
+
+const OUR_CARS: readonly Cars[] = [
+  { name: 'usual', make: (seed) => generateVehicle(seed, USUAL_LEGENDS), elsewhere: false },
+  { name: 'poor', make: (seed) => generateVehicle(seed, POOR_LEGENDS), elsewhere: false },
+];
+const OTHER_CARS: readonly Cars[] = [
+  { name: 'usual', make: (seed) => vehicleElsewhere(seed, USUAL_ELSEWHERE), elsewhere: true },
+  { name: 'poor', make: (seed) => vehicleElsewhere(seed, POOR_ELSEWHERE), elsewhere: true },
+];
+
 /** Sweep, label first, careful and our plan side by side, over the same cars with the same costs. */
 export function waysBenchmark(): void {
+  line('cars of the generator that the plan was tuned on, other seeds', '');
+  waysOn(OUR_CARS);
+  for (const lies of [0.02, 0.05, 0.2])
+    line(`with a log, ${100 * lies} % of it lies`, logRow(lies));
+  line('cars by other assumptions, which nothing was tuned on', '');
+  waysOn(OTHER_CARS);
+}
+
+function waysOn(generators: readonly Cars[]): void {
   const pooled = new Map<string, Effort[]>();
   const scores = new Map<string, Score>();
-  for (const [name, quality] of [
-    ['usual', USUAL_LEGENDS],
-    ['poor', POOR_LEGENDS],
-  ] as const)
+  for (const cars of generators)
     for (const instrument of ['meter', 'lamp'] as const)
       for (const needs of NEED_SETS) {
+        const { name } = cars;
         line(`${CARS} cars, ${name} legends, ${instrument}, ${needs.length} need(s)`, '');
-        const tallies = compare({ quality, instrument, needs });
+        const tallies = compare({ cars, instrument, needs });
         for (const [way, tally] of tallies) {
           line(`  ${way}`, describe(tally));
           pooled.set(way, [...(pooled.get(way) ?? []), ...tally.efforts]);
         }
         line('  our plan against careful and sweep', ratios(tallies));
-        const score = tallies.get('our plan')?.score ?? NO_SCORE;
-        scores.set(name, addScores(scores.get(name) ?? NO_SCORE, score));
+        for (const way of ['careful', 'our plan', 'our plan, handbook at hand']) {
+          const key = `${way}, all with ${name} legends`;
+          const score = tallies.get(way)?.score ?? NO_SCORE;
+          scores.set(key, addScores(scores.get(key) ?? NO_SCORE, score));
+        }
       }
-  for (const lies of [0.02, 0.05, 0.2])
-    line(`with a log, ${100 * lies} % of it lies`, logRow(lies));
-  for (const [name, score] of scores) line(`our plan, all with ${name} legends`, outcome(score));
+  for (const [key, score] of scores) line(key, outcome(score));
   line('all of them pooled', '');
   for (const [way, efforts] of pooled)
     line(`  ${way}`, `${quantile(efforts, 0.5)} s median, ${quantile(efforts, 0.9)} s p90`);
@@ -88,7 +119,7 @@ export function waysBenchmark(): void {
 }
 
 function compare(trial: {
-  readonly quality: LegendQuality;
+  readonly cars: Cars;
   readonly instrument: 'meter' | 'lamp';
   readonly needs: readonly Need[];
 }): Map<string, Tally> {
@@ -96,10 +127,16 @@ function compare(trial: {
     Object.keys(WAYS).map((way) => [way, { score: NO_SCORE, efforts: [] }]),
   );
   for (let seed = FIRST_SEED; seed < FIRST_SEED + CARS; seed += 1) {
-    const vehicle = generateVehicle(seed, trial.quality);
+    const vehicle = trial.cars.make(seed);
     const solved = benchCar(vehicle.truth);
     for (const [way, follow] of Object.entries(WAYS)) {
-      const car = trialCar(vehicle, { seed, instrument: trial.instrument, car: solved });
+      const car = trialCar(vehicle, {
+        seed,
+        instrument: trial.instrument,
+        car: solved,
+        elsewhere: trial.cars.elsewhere,
+        handbook: way === WITH_HANDBOOK,
+      });
       const choice = follow(car, trial.needs);
       const tally = tallies.get(way);
       if (tally === undefined) continue;
@@ -153,33 +190,46 @@ function quantile(efforts: readonly Effort[], at: number): number {
   return seconds[Math.min(seconds.length - 1, Math.floor(at * seconds.length))] ?? 0;
 }
 
+/** Bunches of one generator, and what is in hand. */
+const BUNCH_ROWS: readonly (readonly [
+  name: string,
+  make: (seed: number) => GeneratedHarness,
+  by: 'meter' | 'lamp',
+])[] = [
+  ['usual colours, meter', (seed) => generateHarness(seed, USUAL_HARNESS), 'meter'],
+  ['faded colours, meter', (seed) => generateHarness(seed, FADED_HARNESS), 'meter'],
+  ['faded colours, lamp, ohms, 9 V', (seed) => generateHarness(seed, FADED_HARNESS), 'lamp'],
+  ['by other assumptions, meter', (seed) => harnessElsewhere(seed), 'meter'],
+  ['by other assumptions, ghosts', (seed) => harnessElsewhere(seed, { ghosts: 0.3 }), 'meter'],
+  ['by other assumptions, lamp', (seed) => harnessElsewhere(seed, { ghosts: 0.3 }), 'lamp'],
+];
+
 /** Cut harnesses by the plan and by hand. */
 export function harnessBenchmark(): void {
-  for (const [name, quality] of [
-    ['usual colours', USUAL_HARNESS],
-    ['faded colours', FADED_HARNESS],
-  ] as const) {
+  for (const [name, make, by] of BUNCH_ROWS) {
     let right = 0;
+    let rightByHand = 0;
     let harm = 0;
     const ours: number[][] = [[], []];
     const hand: number[][] = [[], []];
     for (let seed = FIRST_SEED; seed < FIRST_SEED + BUNCHES; seed += 1) {
-      const harness = generateHarness(seed, quality);
-      const trial = harnessTrial(harness, seed);
+      const harness = make(seed);
+      const trial = harnessTrial(harness, seed, by);
       const advice = followHarnessPlan(trial);
       const roles = Object.fromEntries(advice.wires.map((one) => [one.wireId, one.role]));
-      if (isFullyRight(harness, { roles, pairs: advice.pairs })) right += 1;
+      if (isFullyRight(harness, { roles, pairs: advice.pairs }, by)) right += 1;
       harm += trial.effort().harm;
-      const byHand = harnessTrial(harness, seed);
-      harnessByHand(byHand);
+      const byHand = harnessTrial(harness, seed, by);
+      if (isFullyRight(harness, harnessByHand(byHand), by)) rightByHand += 1;
       ours[0]?.push(trial.effort().seconds);
       ours[1]?.push(trial.effort().probes);
       hand[0]?.push(byHand.effort().seconds);
       hand[1]?.push(byHand.effort().probes);
     }
+    const share = (count: number): string => `${((100 * count) / BUNCHES).toFixed(1)} %`;
     line(
-      `${BUNCHES} cut harnesses, ${name}: fully right`,
-      `${((100 * right) / BUNCHES).toFixed(1)} %`,
+      `${BUNCHES} cut harnesses, ${name}: fully right, by hand`,
+      `${share(right)}, ${share(rightByHand)}`,
     );
     line('  seconds ours, by hand, ratio of medians', triple(ours[0], hand[0]));
     line('  probes ours, by hand, ratio of medians', triple(ours[1], hand[1]));

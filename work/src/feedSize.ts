@@ -1,4 +1,5 @@
 import type { FeedPlanInput, ShopSettings } from '@lucky-thread/contract';
+import { holderLimitA } from '@lucky-thread/core/choose';
 import type { FeedLoad, FeedSize } from '@lucky-thread/core/size';
 import { sizeFeed } from '@lucky-thread/core/size';
 import type { TappedFeed } from './jobFeeds';
@@ -12,13 +13,19 @@ export function feedLoadOf(
   const { feed, slot } = tapped;
   if (plan.oneWayM === undefined || slot.ratingA === undefined) return undefined;
   const { van } = settings;
+  const holderA = holderLimitA({ slot });
   return {
     ...settings.sizing,
     ...plan.sizing,
     currentA: feed.currentA,
     oneWayM: plan.oneWayM,
     returnPath: plan.returnPath ?? 'body',
-    slot: { family: slot.family, ratingA: slot.ratingA },
+    slot: {
+      family: slot.family,
+      ratingA: slot.ratingA,
+      // Under a tight cover only a slim tap goes in, and it carries less.
+      ...(holderA === undefined ? {} : { holderA }),
+    },
     inrush:
       feed.inrushA === undefined || feed.inrushS === undefined
         ? undefined

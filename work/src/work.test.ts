@@ -85,6 +85,22 @@ describe('the size of a feed', () => {
     expect(strict.areaMm2).toBeGreaterThan(usual.areaMm2);
   });
 
+  it('is never above what the tap carries that goes in under a tight cover', () => {
+    const micro = (clearance: 'clear' | 'tight') => ({
+      ...tapped,
+      feed: { ...tapped.feed, currentA: 6 },
+      plan: { ...tapped.plan, oneWayM: 1 },
+      slot: { ...slot('f1', 'ACC'), family: 'micro2' as const, clearance },
+    });
+    expect(feedLoadOf(micro('tight'), DEFAULT_SETTINGS)?.slot.holderA).toBe(7.5);
+    const failed = (clearance: 'clear' | 'tight') => {
+      const size = feedSizeOf(micro(clearance), DEFAULT_SETTINGS);
+      return size?.ok === false ? size.failed.constraint : undefined;
+    };
+    expect(failed('tight')).toBe('holder');
+    expect(failed('clear')).not.toBe('holder');
+  });
+
   it('waits for the length, and for a slot with a rating', () => {
     const { oneWayM: _length, ...plan } = tapped.plan;
     expect(feedSizeOf(tapped, DEFAULT_SETTINGS, plan)).toBeUndefined();

@@ -1,10 +1,18 @@
 import fc from 'fast-check';
-import { judge } from '../identify';
+import { judge, readLabel } from '../identify';
 import type { Reading, Verdict } from '../identify';
 import type { Slot, StitchPlace } from '../vehicle';
 import { stateAt } from '../vehicle';
 import type { ContactReading } from './index';
-import { orientationFrom, rankCandidates, screenSlot, tapCurrents, tapFit } from './index';
+import {
+  headroom,
+  orientationFrom,
+  originalLoad,
+  rankCandidates,
+  screenSlot,
+  tapCurrents,
+  tapFit,
+} from './index';
 
 function slot(id: string, legend: string | undefined, more: Partial<Slot> = {}): Slot {
   return {
@@ -162,5 +170,25 @@ describe('rankCandidates', () => {
 
   it('calls a slot without a legend unknown', () => {
     expect(screenSlot({ legend: undefined }).class).toBe('unknown');
+  });
+});
+
+describe('the usual load of a circuit', () => {
+  // The meaning must be one that legends are read as, or the load of the class is never found.
+  it.each([
+    ['USB', 3],
+    ['DOME', 1.5],
+    ['RADIO', 5],
+    ['RR DEF', 16],
+  ])('is known for %s: %d A', (legend, amps) => {
+    const { meaning } = readLabel(legend);
+    expect(originalLoad({ ratingA: 25, meaning })).toEqual({ amps, basis: 'class' });
+  });
+
+  it('that a clamp has shown to be too much is refused, not measured again', () => {
+    const slot = { family: 'mini', ratingA: 10 } as const;
+    const measured = originalLoad({ ratingA: 10, measuredA: 8 });
+    expect(headroom(slot, measured, 3)).toMatchObject({ verdict: 'refused', togetherA: 11 });
+    expect(headroom(slot, originalLoad({ ratingA: 10 }), 3).verdict).toBe('measure');
   });
 });

@@ -37,6 +37,9 @@ export interface GroundChoice {
 export const GROUND_LIMIT_V = 0.1;
 /** Current that a square millimetre of a shared ground wire is trusted with beside its own, A. Common practice. */
 const SHARED_A_PER_MM2 = 3;
+/** Bolts that hold people are tightened to a torque and nothing else goes under them. */
+const NOT_THESE =
+  'Never under a bolt of a seat, a belt, an airbag or the steering: these hold people.';
 /** Bolt taken where nothing is there yet, mm. */
 const NEW_BOLT_MM = 6;
 
@@ -58,7 +61,7 @@ export function chooseGround(given: GroundGiven): GroundChoice {
       place: 'stud',
       because: `A factory stud of ${given.studMm ?? 0} mm within reach is made for it.`,
       ring: ringFor(given.studMm ?? NEW_BOLT_MM).name,
-      steps: [...missing, 'Clean the face, ring under the nut, tighten, tug.'],
+      steps: [...missing, NOT_THESE, 'Clean the face, ring under the nut, tighten, tug.'],
       ...limits,
       tradeOff: 'A stud is bare and tested; a harness ground is nearer and leaves no mark.',
     };
@@ -85,6 +88,7 @@ export function chooseGround(given: GroundGiven): GroundChoice {
     ring: ringFor(NEW_BOLT_MM).name,
     steps: [
       ...missing,
+      NOT_THESE,
       'See what lies behind before any hole: loom, tank, airbag, glass.',
       'Scrape to bare metal the size of the ring: painted metal is no ground. Seal it after.',
       'Ring, toothed washer, bolt; tug.',

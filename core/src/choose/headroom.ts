@@ -16,7 +16,7 @@ const CLASS_LOADS: readonly { readonly meaning: string; readonly amps: number }[
   { meaning: 'memory supply', amps: 0.1 },
   { meaning: 'courtesy lamps', amps: 1.5 },
   { meaning: 'radio', amps: 5 },
-  { meaning: 'USB charger', amps: 3 },
+  { meaning: 'USB supply', amps: 3 },
   { meaning: 'mirrors', amps: 2 },
   { meaning: 'panel illumination', amps: 1.5 },
   { meaning: 'rear window heater', amps: 16 },
@@ -82,7 +82,8 @@ export function headroom(
     };
   if (togetherA > Math.min(slot.ratingA, contactA))
     return {
-      verdict: 'measure',
+      // What a clamp has shown leaves nothing to measure.
+      verdict: original.basis === 'measured' ? 'refused' : 'measure',
       togetherA,
       contactA,
       text:

@@ -81,7 +81,7 @@ export function holderFor(given: FitGiven): HolderFit {
       fits: false,
       note: `No fuse tap is made for ${facts.name} fuses.`,
       wayOut:
-        'Tap the wire behind the panel with an in-line fuse near the source, or take another slot.',
+        'Take a slot of a larger family that taps are made for, or tap the wire behind the panel with an in-line fuse near the source.',
     };
   const roomMm = given.clearanceMm ?? CLEARANCE_MM[slot.clearance];
   const low = built.filter((one) => one.heightMm <= roomMm);
@@ -92,7 +92,7 @@ export function holderFor(given: FitGiven): HolderFit {
         slot.clearance === 'none' && given.clearanceMm === undefined
           ? 'No room above the slot: a tap would keep the cover open.'
           : `${roomMm} mm above the slot; the lowest tap needs ${Math.min(...built.map((one) => one.heightMm))} mm.`,
-      wayOut: 'Take a slot at the edge, or tap the wire behind the panel.',
+      wayOut: 'Take a slot at the edge or of a larger family, or tap the wire behind the panel.',
     };
   const narrow = low.filter((one) => one.widthMm <= (given.besideMm ?? Infinity));
   const strong = narrow.filter((one) => one.addedMaxA >= (given.addedA ?? 0));
@@ -120,6 +120,14 @@ export function holderFor(given: FitGiven): HolderFit {
     note: `None at hand of: ${strong.map((one) => one.name).join(', ')}.`,
     wayOut: `Get a ${strong[0]?.name ?? 'tap'}.`,
   };
+}
+
+/** Most that the added side of a tap for a slot can carry, A: of all that go in, the strongest. Undefined when none does. */
+export function holderLimitA(given: FitGiven): number | undefined {
+  const fitting = TAP_HOLDERS.filter(
+    ({ id }) => holderFor({ ...given, stock: [id] }).fits && given.stock?.includes(id) !== false,
+  );
+  return fitting.length === 0 ? undefined : Math.max(...fitting.map(({ addedMaxA }) => addedMaxA));
 }
 
 function fitted(best: TapHolder, given: FitGiven, roomMm: number): HolderFit {

@@ -8,7 +8,7 @@ export { GROUND_LIMIT_V, chooseGround } from './ground';
 export type { GroundChoice, GroundGiven, GroundPlace } from './ground';
 export { headroom, originalLoad } from './headroom';
 export type { Headroom, LoadBasis, OriginalLoad } from './headroom';
-export { TAP_HOLDERS, holderFor } from './holders';
+export { TAP_HOLDERS, holderFor, holderLimitA } from './holders';
 export type { FitGiven, HolderFit, TapHolder } from './holders';
 export { LEADS, LEAD_FAMILIES, LEAD_FAMILY_NAMES, readLead, unusedLeads } from './leads';
 export type { Clash, Lead, LeadFamily } from './leads';

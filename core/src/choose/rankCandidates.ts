@@ -6,7 +6,7 @@ import type { Slot } from '../vehicle';
 import type { Headroom } from './headroom';
 import { headroom, originalLoad } from './headroom';
 import type { HolderFit } from './holders';
-import { holderFor } from './holders';
+import { holderFor, holderLimitA } from './holders';
 
 /** A slot that is considered for a feed. */
 export interface Candidate {
@@ -110,7 +110,7 @@ function weigh(slot: Slot, label: LabelReading, input: RankInput): Candidate | U
   const fuse = chooseFuse({
     currentA: input.currentA,
     inrush: input.inrush,
-    slot: { family, ratingA, holderA: fit.holder.addedMaxA },
+    slot: { family, ratingA, holderA: holderLimitA({ slot }) },
   });
   if (!fuse.ok) return { slotId: slot.id, constraint: fuse.failed.text, wayOut: fuse.relax };
   return candidateOf({ slot, label, input, verdict, meets, fit, room });

@@ -1,7 +1,7 @@
 import { chooseFuse } from '../size';
 import type { FuseLoad } from '../size';
 import type { Slot } from '../vehicle';
-import { holderFor } from './holders';
+import { holderLimitA } from './holders';
 
 /** Slots where no fuse for a load can be put, by their ids: there is no use in testing them for it. */
 export function tooSmallFor(
@@ -9,11 +9,11 @@ export function tooSmallFor(
   slots: readonly Slot[],
 ): string[] {
   return slots.flatMap((slot) => {
-    const fit = holderFor({ slot });
-    if (!fit.fits || slot.ratingA === undefined) return [];
+    const holderA = holderLimitA({ slot });
+    if (holderA === undefined || slot.ratingA === undefined) return [];
     const fuse = chooseFuse({
       ...load,
-      slot: { family: slot.family, ratingA: slot.ratingA, holderA: fit.holder.addedMaxA },
+      slot: { family: slot.family, ratingA: slot.ratingA, holderA },
     });
     return fuse.ok ? [] : [slot.id];
   });

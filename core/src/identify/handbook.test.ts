@@ -53,10 +53,11 @@ describe('what the handbook says', () => {
   });
 
   it('does not make a print harmless that names danger plainly', () => {
-    expect(readWritten({ legend: 'A/BAG', handbook: 'Radio' })).toMatchObject({
-      safety: 'block',
-      lookedUp: false,
-    });
+    for (const legend of ['A/BAG', 'ECU-B', 'STOP'])
+      expect(readWritten({ legend, handbook: 'Radio' })).toMatchObject({
+        safety: 'block',
+        lookedUp: false,
+      });
   });
 
   it('changes nothing when it lists nothing or can’t be read', () => {

@@ -51,7 +51,7 @@ const LABEL_TRUST = 0.87;
 /** A handbook is of the model, seldom of another revision. */
 const HANDBOOK_TRUST = 0.96;
 /** A legend that names danger this surely stays blocked, whatever somebody typed from a handbook. */
-const NAMED_DANGER = 0.9;
+const NAMED_DANGER = 0.6;
 /** From this chance of danger on a legend is blocked, whatever harmless words stand in it. */
 const BLOCKED = 0.3;
 /** From this chance on it is not harmless either: the handbook has to say which of its readings it is. */

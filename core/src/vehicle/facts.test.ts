@@ -40,6 +40,9 @@ it('knows the colour codes, base before stripe', () => {
     'WH',
     'PK',
     'TQ',
+    // Two shades beside the standard's twelve.
+    'LBU',
+    'LGN',
   ]);
   expect(describeWireColour(parseWireColour('bu/pk'))).toBe('blue with pink stripe');
   expect(parseWireColour('PK/BU')).not.toEqual(parseWireColour('BU/PK'));

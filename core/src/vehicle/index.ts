@@ -35,5 +35,5 @@ export type { FuseFamily, FuseFamilyFacts } from './fuseFamily';
 export type { Panel, Slot, SlotContact } from './panel';
 export { applies } from './applicability';
 export type { Applicability, ApplicabilityVerdict, VehicleFacts } from './applicability';
-export { WIRE_COLOURS, describeWireColour, parseWireColour } from './wireColour';
-export type { WireColour, WireColourCode } from './wireColour';
+export { COLOUR_SYSTEMS, WIRE_COLOURS, describeWireColour, parseWireColour } from './wireColour';
+export type { ColourSystem, WireColour, WireColourCode } from './wireColour';

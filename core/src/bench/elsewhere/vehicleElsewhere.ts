@@ -26,7 +26,7 @@ const SIZES = [14, 16, 20, 24, 24, 32, 40, 52, 72];
 const UNPLUGGED_OHM = 1e12;
 
 /**
- * A car by other assumptions than `generateVehicle`: its own words in ten languages and their shortenings, other panel
+ * A car by other assumptions than `generateVehicle`: its own words in nine languages and their shortenings, other panel
  * sizes, other shares of circuits on battery, accessory and ignition, other errors of legends, weaker batteries, next to no
  * ghosts on slots. For reporting only: nothing is tuned on it.
  */
