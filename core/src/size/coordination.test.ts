@@ -25,8 +25,6 @@ const LEAD: ProtectedLead = {
   sourceOhm: 0.026,
   systemV: 12,
 };
-/** Leads shorter than this hardly limit a fault, m. */
-const SHORT_M = 0.5;
 const LOAD: FeedLoad = {
   currentA: 3,
   oneWayM: 4,
@@ -160,8 +158,9 @@ describe('rules that always hold', () => {
         const load: FeedLoad = { ...LOAD, ...given };
         const size = sizeFeed(load);
         const longer = sizeFeed({ ...load, oneWayM: load.oneWayM * factor });
-        // In hot air a very short lead may have to be thicker than a longer one: less copper limits the fault it must stand.
-        if (size.ok && longer.ok && load.oneWayM >= SHORT_M)
+        // In the heat of an engine space a short lead may have to be thicker than a longer one: less copper limits the fault
+        // that it must stand.
+        if (size.ok && longer.ok && load.engineSpace !== true)
           for (const system of ['awg', 'metric'] as const) {
             const [near, far] = [size.conductors[system], longer.conductors[system]];
             if (near !== undefined && far !== undefined)
