@@ -193,8 +193,14 @@ function lastWord(
     words.push(
       `Not told: ${left.untold.join(', ')} may be a speaker’s lead or a data line. ${toolFor(session)}`,
     );
-  if (left.doubtful.length > 0)
-    words.push(`Not sure: prove ${left.doubtful.join(', ')} before joining anything.`);
+  if (left.doubtful.length > 0) {
+    const prove = `prove ${left.doubtful.join(', ')} before joining anything.`;
+    words.push(
+      left.untold.length > 0
+        ? `Not sure either: ${prove}`
+        : `Every wire has a place, but not all are sure: ${prove}`,
+    );
+  }
   if (words.length === 0) words.push('Every wire is told apart.');
   return [...words, 'Cap each one that is left over, one at a time.'].join(' ');
 }

@@ -142,7 +142,7 @@ describe('adviseHarness', () => {
     });
     const without = ask(told, ['lamp']).next;
     expect(without.kind).toBe('done');
-    expect(without.instruction).toMatch(/Not sure: prove second/);
+    expect(without.instruction).toMatch(/not all are sure: prove second/);
     const chance = (readings: readonly Reading[]): number =>
       ask(readings).wires.find(({ wireId }) => wireId === 'second')?.certainty ?? 0;
     const lit = reading('second', { kind: 'glow', glow: 'lit' }, { state: OFF, clip: 'constant' });
