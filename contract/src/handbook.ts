@@ -1,4 +1,4 @@
-import { IsString, Length } from 'class-validator';
+import { IsString, Length, Matches } from 'class-validator';
 import { OrNull } from './rules/fields';
 
 /** What the handbook says of a slot. */
@@ -6,6 +6,7 @@ export class HandbookEntryRequest {
   /** Its words, as printed there; null when it lists nothing. */
   @OrNull()
   @IsString()
+  @Matches(/\S/, { message: 'give the handbook’s words, not blanks' })
   @Length(1, 120, { message: 'give the handbook’s words, up to 120 characters, or null' })
   entry!: string | null;
 }

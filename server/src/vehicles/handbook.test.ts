@@ -82,6 +82,7 @@ describe('what the handbook says of a slot', () => {
   it.each([
     ['no entry', {}],
     ['an empty one', { entry: '' }],
+    ['blanks', { entry: '   ' }],
     ['a number', { entry: 7 }],
     ['a novel', { entry: 'x'.repeat(121) }],
   ])('is refused with %s', async (_, body) => {
