@@ -1,16 +1,17 @@
-import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
-import os from 'node:os';
-import path from 'node:path';
 import { runChaos } from './chaos/chaos.mjs';
 import { checkFormat, checkLint, checkTypes } from './lib/checks.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
-import { main, say } from './lib/console.mjs';
+import { Stop, main, say } from './lib/console.mjs';
+import { jest } from './lib/jest.mjs';
 import { ensureNpmPackages } from './lib/packages.mjs';
-import { bin, run } from './lib/run.mjs';
 import { throwAwayCluster } from './lib/throwAway.mjs';
 import { WEB_FOLDER, ensureWebBuild } from './lib/webBuild.mjs';
 
+/** What `npm test` consists of; `npm test -- unit server legend` runs some parts, on files whose path matches the rest. */
+const PARTS = ['checks', 'unit', 'server', 'browser', 'chaos'];
+
 main(async () => {
+  const { parts, patterns } = chosen(process.argv.slice(2));
   const results = [];
   let cluster;
   const stop = async () => {
@@ -18,65 +19,49 @@ main(async () => {
     cluster = undefined;
     await running?.stop();
   };
+  const database = async () => {
+    if (!cluster) say('Starting a throw-away database');
+    cluster ??= await throwAwayCluster();
+    return { ...process.env, TEST_DATABASE_URL: cluster.url, WEB_FOLDER };
+  };
+  const run = {
+    checks: async () => Promise.all([checkLint(), checkTypes(), checkFormat()]),
+    unit: async () => jest('Unit tests', ['core', 'contract', 'work', 'app'], { patterns }),
+    server: async () => jest('Server tests', ['server'], { patterns, env: await database() }),
+    browser: async () => {
+      await ensureChromium();
+      await ensureWebBuild();
+      return jest('Browser tests', ['e2e'], { patterns, env: await database() });
+    },
+    chaos: async () => {
+      await ensureWebBuild();
+      say('Killing parts under load');
+      return runChaos({ rounds: 3, writers: 100, targets: ['server', 'database', 'all'] });
+    },
+  };
   process.on('SIGINT', () => void stop().then(() => process.exit(130)));
   try {
     await ensureNpmPackages();
-    await ensureChromium();
-    results.push(...(await checkFormat()), ...(await checkLint()), ...(await checkTypes()));
-    results.push(...(await jest('Unit tests', ['core', 'contract', 'work', 'app'])));
-    say('Starting a throw-away database');
-    cluster = await throwAwayCluster();
-    const env = { ...process.env, TEST_DATABASE_URL: cluster.url, WEB_FOLDER };
-    results.push(...(await jest('Server tests', ['server'], env)));
-    await ensureWebBuild();
-    results.push(...(await jest('Browser tests', ['e2e'], env)));
-    say('Killing parts under load');
-    results.push(
-      ...(await runChaos({ rounds: 3, writers: 100, targets: ['server', 'database', 'all'] })),
-    );
+    for (const part of parts) results.push(...(await run[part]()));
   } finally {
     await stop();
   }
   const failed = results.filter((result) => !result.ok);
   for (const result of failed) console.log(`failed: ${result.name}`);
-  if (failed.length > 0) process.exitCode = 1;
+  if (failed.length > 0 || results.length === 0) process.exitCode = 1;
   say('Done');
   console.log(`${results.length - failed.length} passed, ${failed.length} failed`);
 });
 
-/** Runs Jest on some of the projects; one result per test, and one for every file that could not run. */
-async function jest(name, projects, env = process.env) {
-  say(name);
-  const folder = mkdtempSync(path.join(os.tmpdir(), 'lucky-thread-results-'));
-  const file = path.join(folder, 'results.json');
-  const args = [
-    '--selectProjects',
-    ...projects,
-    '--maxWorkers=2',
-    '--json',
-    `--outputFile=${file}`,
-  ];
-  const { code, output } = await run(process.execPath, [bin('jest', 'bin/jest.js'), ...args], {
-    quiet: true,
-    env: { ...env, CI: '1' },
-  });
-  if (!existsSync(file)) {
-    console.log(output.slice(-5000));
-    return [{ name, ok: false }];
-  }
-  const report = JSON.parse(readFileSync(file, 'utf8'));
-  const results = report.testResults.flatMap((suite) => {
-    if (suite.assertionResults.length === 0)
-      return [{ name: `${suite.name}: ${suite.message.slice(0, 2000)}`, ok: false }];
-    return suite.assertionResults.map((one) => {
-      const ok = one.status === 'passed';
-      if (!ok) console.log(`✕ ${one.fullName}\n${one.failureMessages.join('\n').slice(0, 3000)}`);
-      return { name: one.fullName, ok };
-    });
-  });
-  // Output worth reading even when all is well, such as the shares of the identification.
-  for (const line of output.split('\n')) if (/\d+ cars, /.test(line)) console.log(line.trim());
-  if (code !== 0 && results.every((one) => one.ok))
-    results.push({ name: `${name} ended with ${code}`, ok: false });
-  return results;
+/** The parts and patterns asked for; a pattern alone looks through all tests. */
+function chosen(words) {
+  const unknown = words.filter((word) => word.startsWith('-'));
+  if (unknown.length > 0)
+    throw new Stop(
+      `Unknown option ${unknown[0]}. Parts: ${PARTS.join(', ')}; other words are matched against paths.`,
+    );
+  const patterns = words.filter((word) => !PARTS.includes(word));
+  const named = PARTS.filter((part) => words.includes(part));
+  if (named.length > 0) return { parts: named, patterns };
+  return { parts: patterns.length > 0 ? ['unit', 'server', 'browser'] : PARTS, patterns };
 }

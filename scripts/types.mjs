@@ -2,6 +2,5 @@ import { main } from './lib/console.mjs';
 import { checkTypes } from './lib/checks.mjs';
 
 main(async () => {
-  const results = await checkTypes();
-  if (results.some((result) => !result.ok)) process.exitCode = 1;
+  if (!(await checkTypes()).ok) process.exitCode = 1;
 });

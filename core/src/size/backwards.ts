@@ -1,11 +1,12 @@
 import { checkConductor } from './chooseConductor';
-import { ampacityAtA, conductorOhm } from './conductor';
+import { ampacityAtA } from './conductor';
 import { conductorSizeOf } from './conductorSize';
 import { CLEARING_MULTIPLE } from './coordination';
 import { chooseFuse } from './chooseFuse';
 import type { FeedLoad, Refusal } from './feedLoad';
 import { CONTINUOUS_SHARE, SOURCE_OHM, amps, assertLoad, copperIn, refuse } from './feedLoad';
 import { FUSE_FAMILY_FACTS } from '../vehicle';
+import { strandedOhm } from './strandedWire';
 
 /** An answer that one limit sets. */
 export type Limit =
@@ -40,11 +41,11 @@ export function longestRunM(load: Omit<FeedLoad, 'oneWayM'>, wire: string): Limi
   const currentA = load.currentA + (load.spareA ?? 0);
   const jointV = currentA * (load.groundOhm ?? 0);
   const dropV = (load.dropLimitPercent / 100) * load.systemV - jointV;
-  const byDropM = dropV / (currentA * ways * conductorOhm(size.areaMm2, 1, copperIn(load)));
+  const byDropM = dropV / (currentA * ways * strandedOhm(size.areaMm2, 1, copperIn(load)));
   const source = load.sourceOhm ?? SOURCE_OHM;
   const byFaultM =
     (load.systemV / (CLEARING_MULTIPLE * fuse.fuseA) - source) /
-    (ways * conductorOhm(size.areaMm2, 1));
+    (ways * strandedOhm(size.areaMm2, 1));
   const value = Math.min(byDropM, byFaultM);
   if (value <= 0)
     return refuse(

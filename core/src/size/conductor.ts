@@ -137,11 +137,6 @@ export function adiabaticLimitA2s(areaMm2: number): number {
   return (ADIABATIC_K * areaMm2) ** 2;
 }
 
-/** Cross-section of an AWG size with its resistance per metre at a temperature, for comparing sizes. */
-export function awgOhmPerM(awg: number, temperatureC: number): number {
-  return conductorOhm(awgAreaMm2(awg), 1, temperatureC);
-}
-
 /** Density of copper, g/cm³: what a thicker wire costs is its copper. */
 const COPPER_G_PER_CM3 = 8.96;
 

@@ -1,9 +1,9 @@
-import type { InsulationC, Surroundings } from './conductor';
-import { adiabaticLimitA2s, ambientOf, ampacityAtA, conductorOhm } from './conductor';
+import { adiabaticLimitA2s, ampacityAtA } from './conductor';
 import { CERTAIN_PERCENT, openingTimes } from './openingTime';
+import { strandedOhm } from './strandedWire';
+import type { LaidConductor } from './withstand';
+import { withstandOf, withstandS } from './withstand';
 
-/** Temperature that PVC stands for a few seconds, °C: the end of the adiabatic k (IEC 60364-5-54). */
-const SHORT_TIME_C = 160;
 /** A dead short must be this many times the rating, so that the slowest fuse clears it within 5 s (ISO 8820-3, 200 %). */
 export const CLEARING_MULTIPLE = 2;
 /** Less than this is no difference between a rating and an ampacity, A. */
@@ -12,11 +12,8 @@ const ROUNDING_A = 1e-9;
 const POINTS_PER_DECADE = 24;
 
 /** A lead with its fuse. */
-export interface ProtectedLead {
+export interface ProtectedLead extends LaidConductor {
   readonly fuseA: number;
-  readonly areaMm2: number;
-  readonly insulation: InsulationC;
-  readonly around: Surroundings;
   /** Copper that a short at the far end passes, m. */
   readonly copperM: number;
   /** Battery, the car's own feed up to the slot and the holder, Ω. */
@@ -25,29 +22,9 @@ export interface ProtectedLead {
   readonly systemV: number;
 }
 
-/**
- * How long a conductor stands a current, s; `Infinity` for what it can lose to the air. One thermal time constant: at high
- * currents the adiabatic limit of IEC 60364-5-54, at low ones the current that leads to its end temperature for good.
- */
-export function withstandS(lead: ProtectedLead, currentA: number): number {
-  return withstandOf(lead)(currentA);
-}
-
-/** The same for many currents: what does not depend on the current is worked out once. */
-export function withstandOf(lead: ProtectedLead): (currentA: number) => number {
-  const continuousA = ampacityAtA(lead.areaMm2, lead.insulation, lead.around);
-  if (continuousA <= 0) return () => 0;
-  const ambientC = ambientOf(lead.around);
-  const warmer = Math.max(SHORT_TIME_C, lead.insulation) - ambientC;
-  const limitA = continuousA * Math.sqrt(warmer / (lead.insulation - ambientC));
-  const timeConstantS = adiabaticLimitA2s(lead.areaMm2) / limitA ** 2;
-  return (currentA) =>
-    currentA <= limitA ? Infinity : -timeConstantS * Math.log(1 - (limitA / currentA) ** 2);
-}
-
-/** Current of a dead short at the far end of a lead, A (Ohm's law, copper at 20 °C). */
+/** Current of a dead short at the far end of a lead, A (Ohm's law, the worst wire of its size at 20 °C). */
 export function faultCurrentA(lead: ProtectedLead): number {
-  return lead.systemV / (lead.sourceOhm + conductorOhm(lead.areaMm2, lead.copperM));
+  return lead.systemV / (lead.sourceOhm + strandedOhm(lead.areaMm2, lead.copperM));
 }
 
 /** How a fuse and a conductor agree. */
@@ -97,7 +74,6 @@ function firstCrossing(lead: ProtectedLead, faultA: number): number | undefined 
   const stands = withstandOf(lead);
   return currentsBetween((CERTAIN_PERCENT / 100) * lead.fuseA, faultA).find((currentA) => {
     const standsS = stands(currentA);
-    // What the conductor loses to the air hurts it never, however slow the fuse.
     return standsS !== Infinity && openingTimes(currentA, lead.fuseA).slowestS > standsS;
   });
 }

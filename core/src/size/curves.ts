@@ -1,6 +1,7 @@
 import type { Coordination, ProtectedLead } from './coordination';
-import { coordinate, currentsBetween, withstandOf } from './coordination';
+import { coordinate, currentsBetween } from './coordination';
 import { openingTimes } from './openingTime';
+import { withstandOf } from './withstand';
 
 /** One point of a time–current curve. */
 export interface CurvePoint {

@@ -11,13 +11,12 @@ export {
   ambientShare,
   ampacityA,
   ampacityAtA,
-  awgOhmPerM,
   conductorOhm,
 } from './conductor';
 export type { InsulationC, Surroundings } from './conductor';
 export { CONDUCTOR_SIZES, conductorSizeOf } from './conductorSize';
 export type { ConductorSize } from './conductorSize';
-export { coordinate, currentsBetween, faultCurrentA, withstandS } from './coordination';
+export { coordinate, currentsBetween, faultCurrentA } from './coordination';
 export type { Coordination, ProtectedLead } from './coordination';
 export { coordinationCurves } from './curves';
 export type { CoordinationCurves, CurvePoint } from './curves';
@@ -35,5 +34,7 @@ export { nextUpFrom, reasonsFor, sizeFeed } from './sizeFeed';
 export type { FeedSize, NextUp } from './sizeFeed';
 export { SLEEVES, ringFor, sleeveFor, wireTapFor } from './terminals';
 export type { Sleeve, TerminalChoice, WireTapChoice } from './terminals';
+export { strandedOhm } from './strandedWire';
 export { voltageDrop } from './voltageDrop';
 export type { DropBasis, ReturnPath, VoltageDrop } from './voltageDrop';
+export { withstandS } from './withstand';

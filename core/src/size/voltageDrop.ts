@@ -1,4 +1,4 @@
-import { conductorOhm } from './conductor';
+import { strandedOhm } from './strandedWire';
 
 /** How the current comes back: through the body, or through a lead of its own of the same size. */
 export type ReturnPath = 'body' | 'lead';
@@ -35,9 +35,9 @@ export interface VoltageDrop {
 /** Drop over a conductor at a current. Ohm's law over the copper of supply and, with a lead of its own, return. */
 export function voltageDrop(currentA: number, areaMm2: number, basis: DropBasis): VoltageDrop {
   const returnM = basis.returnPath === 'lead' ? (basis.returnM ?? basis.oneWayM) : 0;
-  const supplyV = currentA * conductorOhm(areaMm2, basis.oneWayM, basis.copperC);
+  const supplyV = currentA * strandedOhm(areaMm2, basis.oneWayM, basis.copperC);
   const returnV =
-    currentA * (conductorOhm(areaMm2, returnM, basis.copperC) + (basis.groundOhm ?? 0));
+    currentA * (strandedOhm(areaMm2, returnM, basis.copperC) + (basis.groundOhm ?? 0));
   const dropV = supplyV + returnV;
   return {
     dropV,
