@@ -4,6 +4,7 @@ import {
   chargeAtRest,
   crankChance,
   safeSettings,
+  selfDischargeA,
   simulateMonth,
   weighAssumptions,
 } from '@lucky-thread/core/size/battery';
@@ -55,21 +56,23 @@ function plainMonth({ battery, load, driving, stateOfCharge }: MonthPlan): numbe
       drivingMin = driving.minutesPerDay / 2;
       charge -= 0.15 / ah;
     }
-    if (drivingMin > 0) {
-      drivingMin -= 10;
+    const driven = Math.min(drivingMin, 10);
+    if (driven > 0) {
+      drivingMin -= driven;
       parkedMin = 0;
       isOff = false;
       const accepted = Math.min(driving.alternatorA, (ah * (1 - charge)) / fillHours);
-      charge = Math.min(1, charge + (accepted * 0.9) / 6 / ah);
-      continue;
+      charge = Math.min(1, charge + (accepted * 0.9 * driven) / 60 / ah);
     }
+    if (driven === 10) continue;
     isOff =
       isOff ||
       charge <= chargeAtRest(battery.type, load.cutOffV ?? 0) ||
       parkedMin >= (load.timerHours ?? Infinity) * 60;
-    parkedMin += 10;
-    charge -= (isOff ? load.parasiticA : load.parasiticA + load.standbyA) / 6 / ah;
-    charge = Math.max(0, charge);
+    parkedMin += 10 - driven;
+    const drainA =
+      (isOff ? load.parasiticA : load.parasiticA + load.standbyA) + selfDischargeA(battery);
+    charge = Math.max(0, charge - (drainA * (10 - driven)) / 60 / ah);
   }
   return charge;
 }

@@ -3,7 +3,7 @@ import type { LeadFamily } from '@lucky-thread/core/choose';
 import { NEED_ROLES } from '@lucky-thread/core/identify';
 import type { Need, NeedRole } from '@lucky-thread/core/identify';
 import { IsBoolean, IsIn, IsNumber, IsString, Length, Max, Min } from 'class-validator';
-import { NestedList, Optional, UniqueBy } from './rules/fields';
+import { InRange, NestedList, Optional, UniqueBy } from './rules/fields';
 
 /** Roles that a device's lead can have; ground needs no slot. */
 export const FEED_ROLES = [...NEED_ROLES, 'ground'] as const;
@@ -27,30 +27,22 @@ export class FeedInput {
   role!: FeedRole;
 
   /** Continuous current at 12 V, A. */
-  @IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'amperes must be a number' })
-  @Min(0.01, { message: 'amperes must be at least 0.01 A' })
-  @Max(80, { message: 'amperes must be at most 80 A' })
+  @InRange('currentA')
   currentA!: number;
 
   /** Current at switching on, A, and how long it lasts, s; left out when it is not known. */
   @Optional()
-  @IsNumber({ allowNaN: false, allowInfinity: false })
-  @Min(0.01, { message: 'the inrush is at least 0.01 A' })
-  @Max(400, { message: 'the inrush is at most 400 A' })
+  @InRange('peakA')
   inrushA?: number;
 
   /** Time of the inrush, s. */
   @Optional()
-  @IsNumber({ allowNaN: false, allowInfinity: false })
-  @Min(0.001, { message: 'the inrush lasts at least 0.001 s' })
-  @Max(30, { message: 'the inrush lasts at most 30 s' })
+  @InRange('peakS')
   inrushS?: number;
 
   /** Current while the car is parked, A. */
   @Optional()
-  @IsNumber({ allowNaN: false, allowInfinity: false })
-  @Min(0, { message: 'the parked current is at least 0 A' })
-  @Max(20, { message: 'the parked current is at most 20 A' })
+  @InRange('standbyA')
   standbyA?: number;
 
   /** Colour of the device's lead, in words; it means something within its harness family only. */

@@ -13,7 +13,7 @@ import {
   Max,
   Min,
 } from 'class-validator';
-import { Nested, Optional } from './rules/fields';
+import { InRange, Nested, Optional } from './rules/fields';
 
 const PLAIN_NUMBER = { allowNaN: false, allowInfinity: false } as const;
 
@@ -26,9 +26,7 @@ export class SizingInput {
 
   /** Most of it that may be lost in the lead, per cent. */
   @Optional()
-  @IsNumber(PLAIN_NUMBER)
-  @Min(0.1, { message: 'the drop limit is at least 0.1 %' })
-  @Max(20, { message: 'the drop limit is at most 20 %' })
+  @InRange('dropLimitPercent')
   dropLimitPercent?: number;
 
   /** Insulation of the wire, °C. */
@@ -38,16 +36,13 @@ export class SizingInput {
 
   /** Air around it, °C. */
   @Optional()
-  @IsNumber(PLAIN_NUMBER)
-  @Min(-40, { message: 'the air has at least -40 °C' })
-  @Max(100, { message: 'the air has at most 100 °C' })
+  @InRange('ambientC')
   ambientC?: number;
 
   /** Conductors lying together. */
   @Optional()
   @IsInt({ message: 'conductors are counted in whole numbers' })
-  @Min(1)
-  @Max(60)
+  @InRange('bundle')
   bundle?: number;
 
   /** Whether it lies in the engine space. */
@@ -57,16 +52,12 @@ export class SizingInput {
 
   /** Current that the conductor shall carry later beside the load, A. */
   @Optional()
-  @IsNumber(PLAIN_NUMBER)
-  @Min(0, { message: 'spare capacity is at least 0 A' })
-  @Max(40, { message: 'spare capacity is at most 40 A' })
+  @InRange('spareA')
   spareA?: number;
 
   /** Length of a return lead of its own, m. */
   @Optional()
-  @IsNumber(PLAIN_NUMBER)
-  @Min(0.05, { message: 'the return is at least 0.05 m long' })
-  @Max(30, { message: 'the return is at most 30 m long' })
+  @InRange('returnM')
   returnM?: number;
 }
 
@@ -84,9 +75,7 @@ export class FeedPlanInput {
 
   /** Length of the lead one way, m; left out until it is known. */
   @Optional()
-  @IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'the length must be a number' })
-  @Min(0.05, { message: 'the length must be at least 0.05 m' })
-  @Max(30, { message: 'the length must be at most 30 m' })
+  @InRange('oneWayM')
   oneWayM?: number;
 
   /** How the current comes back. */
@@ -102,10 +91,13 @@ export class FeedPlanInput {
 
   /** The original circuit's load as measured with a clamp, A. */
   @Optional()
-  @IsNumber(PLAIN_NUMBER, { message: 'the measured load must be a number' })
-  @Min(0, { message: 'the measured load is at least 0 A' })
-  @Max(100, { message: 'the measured load is at most 100 A' })
+  @InRange('originalA')
   measuredA?: number;
+
+  /** What another tap in the same slot already feeds, A; it is not in the measured load. */
+  @Optional()
+  @InRange('sharedA')
+  sharedA?: number;
 
   /** Ground within reach of the device. */
   @Optional()

@@ -12,7 +12,7 @@ import {
   Max,
   Min,
 } from 'class-validator';
-import { Nested, Version } from './rules/fields';
+import { InRange, Nested, Version } from './rules/fields';
 
 const SIZE_NAMES = CONDUCTOR_SIZES.map((size) => size.name);
 const PLAIN_NUMBER = { allowNaN: false, allowInfinity: false } as const;
@@ -43,9 +43,7 @@ export class SizingDefaults {
   systemV!: number;
 
   /** Most of it that may be lost in the lead, per cent. */
-  @IsNumber(PLAIN_NUMBER)
-  @Min(0.1, { message: 'the drop limit is at least 0.1 %' })
-  @Max(20, { message: 'the drop limit is at most 20 %' })
+  @InRange('dropLimitPercent')
   dropLimitPercent!: number;
 
   /** Insulation of the wire that the shop uses, °C. */
@@ -68,9 +66,7 @@ export class VanInput {
   /** Fuse ratings, A. */
   @ArrayMaxSize(40)
   @ArrayUnique()
-  @IsNumber(PLAIN_NUMBER, { each: true })
-  @Min(0.5, { each: true, message: 'a fuse has at least 0.5 A' })
-  @Max(100, { each: true, message: 'a fuse has at most 100 A' })
+  @InRange('fuseA', { each: true })
   fusesA!: number[];
 }
 

@@ -9,7 +9,7 @@ import type { ProofKind } from '@lucky-thread/core/prove';
 import type { CircuitFunction, StitchPlace } from '@lucky-thread/core/vehicle';
 import type { StitchMark } from '@lucky-thread/core/identify';
 import { Equals, IsIn, IsInt, IsNumber, IsString, Length, Max, Min } from 'class-validator';
-import { NestedList, Optional, UniqueBy } from './rules/fields';
+import { InRange, NestedList, Optional, UniqueBy } from './rules/fields';
 import type { ReadingView } from './reading';
 
 /** One closing proof that was shown. */
@@ -36,9 +36,7 @@ export class LogTapRequest {
   proofs!: ProofInput[];
 
   /** Fuse of the added circuit, A. */
-  @IsNumber()
-  @Min(0.5)
-  @Max(80)
+  @InRange('fuseA')
   fuseA!: number;
 
   /** Conductor of the added lead, AWG. */

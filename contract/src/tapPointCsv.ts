@@ -5,6 +5,7 @@ import type { CircuitFunction } from '@lucky-thread/core/vehicle';
 import { Transform } from 'class-transformer';
 import { IsIn, IsInt, IsNumber, IsString, IsUUID, Length, Max, Min } from 'class-validator';
 import { YEAR_RANGE } from './job';
+import { InRange } from './rules/fields';
 
 /** Columns of a tap point in CSV, in order. */
 export const TAP_CSV_COLUMNS = [
@@ -77,9 +78,7 @@ export class TapCsvRow {
 
   /** Added fuse, A. */
   @Transform(asNumber)
-  @IsNumber({}, { message: 'fuse_a must be a number of amperes' })
-  @Min(0.5)
-  @Max(80)
+  @InRange('fuseA')
   fuse_a!: number;
 
   /** Added conductor, AWG. */

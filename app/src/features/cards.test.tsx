@@ -219,6 +219,13 @@ describe('OwnDevice', () => {
     expect(last.feeds[0]).toMatchObject({ inrushA: 2.5, inrushS: 0.2, standbyA: 0.3 });
     fireEvent.changeText(screen.getByTestId('inrush-0'), '');
     expect(last.feeds[0]).not.toHaveProperty('inrushA');
+    fireEvent.changeText(screen.getByTestId('capacitor-0'), '2200');
+    // Computed: 14.4 V over 0.1 Ω, half of 0.1 Ω x 2.2 mF.
+    expect(last.feeds[0]).toMatchObject({ inrushA: 144 });
+    expect(last.feeds[0]?.inrushS).toBeCloseTo(0.00011, 9);
+    fireEvent.changeText(screen.getByTestId('capacitor-0'), '0');
+    expect(last.feeds[0]).toMatchObject({ inrushA: 144 });
+    expect(screen.getByText(/input capacitor must lie between/)).toBeTruthy();
     expect(screen.queryByTestId('kind-amplifier-driving')).toBeNull();
   });
 

@@ -11,6 +11,9 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
+import type { ValidationOptions } from 'class-validator';
+import { numberProblems, rangeText } from '@lucky-thread/core/size';
+import type { SizingField } from '@lucky-thread/core/size';
 import { isInstant } from './isInstant';
 
 /** Highest value of a version; one below what PostgreSQL's integer holds, since a change adds one. */
@@ -28,6 +31,21 @@ export function Optional(): PropertyDecorator {
 /** The field must be there, and may be null. */
 export function OrNull(): PropertyDecorator {
   return ValidateIf((_object, value) => value !== null);
+}
+
+/** A number within what the sizing takes: the range stands once, with the computation. */
+export function InRange(field: SizingField, options?: ValidationOptions): PropertyDecorator {
+  return ValidateBy(
+    {
+      name: 'inRange',
+      validator: {
+        validate: (value: unknown) =>
+          typeof value === 'number' && numberProblems({ [field]: value }).length === 0,
+        defaultMessage: () => rangeText(field),
+      },
+    },
+    options,
+  );
 }
 
 /** One nested object of a class; a list is none. */

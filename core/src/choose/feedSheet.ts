@@ -21,6 +21,8 @@ export interface SheetGiven {
   readonly currentA: number;
   /** The original circuit as measured with a clamp, A. */
   readonly measuredA?: number | undefined;
+  /** What another tap in the same slot already feeds, A. */
+  readonly sharedA?: number | undefined;
   readonly size: FeedSize;
   /** Cross-section of the lead that is crimped, mm²; the size's own when left out. */
   readonly leadMm2?: number | undefined;
@@ -58,7 +60,7 @@ export function feedSheet(given: SheetGiven): FeedSheet {
   const areaMm2 = size.ok ? (given.leadMm2 ?? size.areaMm2) : undefined;
   return {
     holder,
-    headroom: headroom(slot, original, currentA),
+    headroom: headroom(slot, original, currentA, given.sharedA),
     methods: chooseMethod({
       place: 'slot',
       currentA,

@@ -222,6 +222,15 @@ describe('headroom', () => {
     expect(full.verdict).toBe('measure');
     expect(full.text).toMatch(/= 23 A: more than the 22.5 A/);
   });
+
+  it('counts what another tap in the slot already feeds', () => {
+    const slot = { family: 'mini', ratingA: 15 } as const;
+    const original = { amps: 8, basis: 'measured' } as const;
+    expect(headroom(slot, original, 3).verdict).toBe('ok');
+    const second = headroom(slot, original, 3, 5);
+    expect(second).toMatchObject({ verdict: 'refused', togetherA: 16 });
+    expect(second.text).toContain('8 A (measured) + 3 A + 5 A added before = 16 A');
+  });
 });
 
 describe('lineBladeFrom', () => {

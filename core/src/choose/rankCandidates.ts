@@ -50,6 +50,8 @@ export interface RankInput {
   readonly loggedSlotIds: ReadonlySet<string>;
   /** Original loads measured with a clamp, A by slot. */
   readonly measuredA?: Readonly<Record<string, number>> | undefined;
+  /** What taps that are in a slot already feed, A by slot. */
+  readonly sharedA?: Readonly<Record<string, number>> | undefined;
   /** Reads legends; pass one reader for several feeds so that each is read once. */
   readonly read?: ((written: Written) => LabelReading) | undefined;
 }
@@ -127,7 +129,7 @@ function roomOf(
     measuredA: input.measuredA?.[slotId],
     meaning: label.entries.length === 1 ? label.meaning : undefined,
   });
-  return headroom(slot, original, input.currentA);
+  return headroom(slot, original, input.currentA, input.sharedA?.[slotId]);
 }
 
 function candidateOf(known: {

@@ -24,6 +24,8 @@ export interface SetsInput {
   readonly feeds: readonly JobFeed[];
   /** Original loads measured with a clamp, A by slot. */
   readonly measuredA?: Readonly<Record<string, number>> | undefined;
+  /** What taps that are in a slot already feed, A by slot. */
+  readonly sharedA?: Readonly<Record<string, number>> | undefined;
   readonly rules?: SetRules | undefined;
 }
 
@@ -67,6 +69,7 @@ export function rankSets(input: SetsInput): {
         inrush: feed.inrush,
         loggedSlotIds: feed.loggedSlotIds,
         measuredA: input.measuredA,
+        sharedA: input.sharedA,
         read,
       }),
     ]),

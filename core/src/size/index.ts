@@ -1,5 +1,6 @@
 export { longestRunM, largestLoadA } from './backwards';
 export type { Limit } from './backwards';
+export { capacitorInrush } from './capacitorInrush';
 export { chooseFuse } from './chooseFuse';
 export type { FuseLoad } from './chooseFuse';
 export { basisOf, checkConductor, leadOf } from './chooseConductor';
@@ -26,7 +27,7 @@ export { CONTINUOUS_SHARE, SOURCE_OHM } from './feedLoad';
 export type { FeedLoad, FusePlace, Refusal, SizeConstraint, SizeReason, Stock } from './feedLoad';
 export { BLADE_OPENING_BAND, openingBand, openingTimes, ridesThrough } from './openingTime';
 export type { Inrush } from './openingTime';
-export { SIZING_RANGES, assertNumbers, numberProblems } from './ranges';
+export { SIZING_RANGES, assertNumbers, numberProblems, rangeText } from './ranges';
 export type { NumberProblem, SizingField } from './ranges';
 export { COIL_A, planSwitching } from './relay';
 export type { SwitchPlan, Switching, TerminalRow } from './relay';

@@ -17,18 +17,22 @@ export const SIZING_RANGES = {
   bundle: range(1, 60, '', 'the number of conductors together'),
   spareA: range(0, 40, 'A', 'the spare capacity'),
   peakA: range(0.01, 400, 'A', 'the inrush current'),
-  peakS: range(0.001, 30, 's', 'the time of the inrush'),
+  peakS: range(0.000_001, 30, 's', 'the time of the inrush'),
   sourceOhm: range(0.001, 1, 'Ω', 'the resistance of battery and feed'),
   groundOhm: range(0, 1, 'Ω', 'the resistance of the ground joint'),
   areaMm2: range(0.2, 120, 'mm²', 'the conductor'),
   fuseA: range(0.5, 100, 'A', 'the fuse'),
   slotA: range(1, 100, 'A', 'the rating of the slot'),
   originalA: range(0, 100, 'A', 'the load of the original circuit'),
+  sharedA: range(0, 100, 'A', 'the load of the other tap'),
+  capacitorUF: range(0.1, 100_000, 'µF', 'the input capacitor'),
   watts: range(0.01, 2000, 'W', 'the power'),
   printedA: range(0.01, 80, 'A', 'the printed current'),
   printedV: range(3, 30, 'V', 'the printed voltage'),
   efficiency: range(0.3, 1, '', 'the efficiency'),
   capacityAh: range(10, 250, 'Ah', 'the capacity'),
+  engineAh: range(10, 250, 'Ah', 'the capacity that the maker fits'),
+  parkedDays: range(0, 365, 'days', 'the time parked'),
   reserveMinutes: range(15, 600, 'min', 'the reserve capacity'),
   ageYears: range(0, 15, 'years', 'the age of the battery'),
   temperatureC: range(-40, 60, '°C', 'the temperature'),
@@ -53,6 +57,13 @@ function range(low: number, high: number, unit: string, name: string): NumberRan
   return { low, high, unit, name };
 }
 
+/** What a number must be, in words. */
+export function rangeText(field: SizingField): string {
+  const { low, high, unit, name } = SIZING_RANGES[field];
+  const to = unit === '' ? `${low} and ${high}` : `${low} ${unit} and ${high} ${unit}`;
+  return `${name} must lie between ${to}`;
+}
+
 /** A number that is missing, no number, or out of its range. */
 export interface NumberProblem {
   readonly field: SizingField;
@@ -66,11 +77,10 @@ export function numberProblems(
   return (Object.entries(numbers) as [SizingField, number | undefined][]).flatMap(
     ([field, value]) => {
       if (value === undefined) return [];
-      const { low, high, unit, name } = SIZING_RANGES[field];
+      const { low, high } = SIZING_RANGES[field];
       if (value >= low && value <= high) return [];
       const got = Number.isNaN(value) ? 'what was typed is no number' : `got ${value}`;
-      const to = unit === '' ? `${low} and ${high}` : `${low} ${unit} and ${high} ${unit}`;
-      return [{ field, message: `${field}: ${name} must lie between ${to}, ${got}` }];
+      return [{ field, message: `${field}: ${rangeText(field)}, ${got}` }];
     },
   );
 }

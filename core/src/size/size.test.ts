@@ -8,9 +8,11 @@ import {
   adiabaticLimitA2s,
   ampacityA,
   ampacityAtA,
+  capacitorInrush,
   conductorOhm,
   currentAt12V,
   openingBand,
+  ridesThrough,
   sizeFeed,
   voltageDrop,
 } from './index';
@@ -235,6 +237,25 @@ describe('fuses', () => {
   it('opens faster the larger the load', () => {
     const slowest = BLADE_OPENING_BAND.map((row) => row.slowestS);
     expect([...slowest].sort((a, b) => b - a)).toEqual(slowest);
+  });
+});
+
+describe('capacitorInrush', () => {
+  // Computed: V/R, and half of RC, whose square pulse has the heat C·V²/2R of the exponential one.
+  it('has the heat of the charging capacitor', () => {
+    const { peakA, peakS } = capacitorInrush(2200, 0.05);
+    expect(peakA).toBeCloseTo(288, 6);
+    expect(peakA ** 2 * peakS).toBeCloseTo((0.0022 * 14.4 ** 2) / (2 * 0.05), 6);
+  });
+
+  it('of a small device opens no fuse, of an amplifier a small one', () => {
+    expect(ridesThrough(capacitorInrush(470), 2)).toBe(true);
+    expect(ridesThrough(capacitorInrush(47_000), 2)).toBe(false);
+    expect(ridesThrough(capacitorInrush(47_000), 30)).toBe(true);
+  });
+
+  it('refuses a slip, naming it', () => {
+    expect(() => capacitorInrush(0)).toThrow(/capacitorUF.*0.1 µF and 100000 µF, got 0/);
   });
 });
 

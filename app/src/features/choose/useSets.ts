@@ -21,10 +21,14 @@ export function useSets(context: JobContext, verdicts: ReadonlyMap<string, Verdi
     const measured = job.plan.flatMap(({ slotId, measuredA }) =>
       measuredA === undefined ? [] : [[slotId, measuredA] as const],
     );
+    const shared = job.plan.flatMap(({ slotId, sharedA }) =>
+      sharedA === undefined ? [] : [[slotId, sharedA] as const],
+    );
     return rankSets({
       panels: model.panels,
       verdicts,
       measuredA: Object.fromEntries(measured),
+      sharedA: Object.fromEntries(shared),
       feeds: slotFeeds(context).flatMap((feed) => {
         const need = needs.get(feed.id);
         if (need === undefined) return [];

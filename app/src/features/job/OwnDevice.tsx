@@ -1,5 +1,5 @@
 import type { DeviceInput, FeedInput, FeedRole, FieldProblem } from '@lucky-thread/contract';
-import { currentAt12V, numberProblems } from '@lucky-thread/core/size';
+import { capacitorInrush, currentAt12V, numberProblems } from '@lucky-thread/core/size';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
@@ -109,6 +109,7 @@ function FeedExtras(props: {
 }) {
   const { feed, index, problems, onFeed } = props;
   const [open, setOpen] = useState(false);
+  const [capacitorUF, setCapacitorUF] = useState<number>();
   if (!open)
     return (
       <ActionButton
@@ -145,6 +146,23 @@ function FeedExtras(props: {
         problem={at('inrushS')}
         testID={`inrush-time-${index}`}
         onValue={(inrushS) => put({ inrushS })}
+      />
+      <NumberField
+        label="Or its input capacitor"
+        of={{ unit: 'µF' }}
+        value={capacitorUF}
+        problem={
+          capacitorUF === undefined ? undefined : numberProblems({ capacitorUF })[0]?.message
+        }
+        hint="Gives the inrush at 14.4 V through 0.1 Ω"
+        testID={`capacitor-${index}`}
+        onValue={(microfarads) => {
+          setCapacitorUF(microfarads);
+          if (microfarads === undefined || numberProblems({ capacitorUF: microfarads }).length > 0)
+            return;
+          const { peakA, peakS } = capacitorInrush(microfarads);
+          put({ inrushA: peakA, inrushS: peakS });
+        }}
       />
       <NumberField
         label="While parked"

@@ -18,6 +18,12 @@ export function movedTo(
 ): FeedPlanInput {
   if (plan?.slotId === to.slotId) return plan;
   if (plan === undefined) return { ...to };
-  const { reason: _reason, measuredA: _measured, proofs: _proofs, ...kept } = plan;
+  const {
+    reason: _reason,
+    measuredA: _measured,
+    sharedA: _shared,
+    proofs: _proofs,
+    ...kept
+  } = plan;
   return { ...kept, ...to };
 }

@@ -120,6 +120,7 @@ function useSheet(props: FeedSheetCardProps): FeedSheet | undefined {
       slot: { ...slot, ratingA: slot.ratingA },
       currentA: feed.currentA,
       measuredA: plan.measuredA,
+      sharedA: plan.sharedA,
       size,
       schools: context.settings.schools,
       leadMm2: shownConductor(size, units)?.size.areaMm2,

@@ -114,6 +114,15 @@ export function SizingOptions({ plan, shop, problems, onPlan }: SizingOptionsPro
         testID="measured"
         onValue={(measuredA) => onPlan({ ...plan, measuredA })}
       />
+      <NumberField
+        label="Another tap in this slot feeds"
+        of={{ unit: 'A' }}
+        value={plan.sharedA}
+        problem={problems.sharedA}
+        hint="Empty when there is none, or the clamp saw it too"
+        testID="shared"
+        onValue={(sharedA) => onPlan({ ...plan, sharedA })}
+      />
     </View>
   );
 }

@@ -3,7 +3,8 @@ import type { UnitSystem } from '@lucky-thread/core/units';
 import { fieldProblem } from './fieldProblem';
 
 /** Numbers of a plan that can be typed wrong. */
-export type PlanField = 'oneWayM' | 'returnM' | 'ambientC' | 'bundle' | 'spareA' | 'originalA';
+export type PlanField =
+  'oneWayM' | 'returnM' | 'ambientC' | 'bundle' | 'spareA' | 'originalA' | 'sharedA';
 
 /** What is wrong with a plan's numbers, by field; empty when nothing is. */
 export function planProblems(
@@ -17,6 +18,7 @@ export function planProblems(
     bundle: plan.sizing?.bundle,
     spareA: plan.sizing?.spareA,
     originalA: plan.measuredA,
+    sharedA: plan.sharedA,
   };
   return Object.fromEntries(
     (Object.entries(values) as [PlanField, number | undefined][]).flatMap(([field, value]) => {

@@ -4,6 +4,7 @@ import {
   BATTERY_TYPES,
   chargeAtRest,
   chargeForCrank,
+  parkedAfter,
   parkedTime,
 } from '@lucky-thread/core/size/battery';
 import { shown } from '@lucky-thread/core/units';
@@ -37,7 +38,7 @@ export function BatteryTool() {
         </Card>
       ) : (
         <>
-          <Parked plan={plan} />
+          <Parked plan={plan} days={inputs.parkedDays ?? 0} />
           <MonthCard
             plan={plan}
             onSettings={(cutOffV, timerHours) => set({ cutOffV, timerHours })}
@@ -49,9 +50,10 @@ export function BatteryTool() {
   );
 }
 
-function Parked({ plan }: { readonly plan: MonthPlan }) {
+function Parked({ plan, days }: { readonly plan: MonthPlan; readonly days: number }) {
   const units = useAppSelector((state) => state.prefs.units);
   const time = parkedTime(plan.battery, plan.load, plan.stateOfCharge);
+  const after = parkedAfter(plan.battery, plan.load, days, plan.stateOfCharge);
   return (
     <Card testID="answer">
       <Words kind="heading">Parked once</Words>
@@ -70,6 +72,9 @@ function Parked({ plan }: { readonly plan: MonthPlan }) {
         />
         <Figure value={hours(time.noStartHours)} name="until it may not start" />
       </View>
+      <Words kind="small" testID="after-days">
+        {`After ${days} days: ${percent(after.chargeLeft)} charge, ${after.restV.toFixed(2)} V at rest, ${percent(Math.min(MOST_SURE, after.crankChance))} chance to crank.`}
+      </Words>
       {time.cautions.map((text) => (
         <Caution key={text}>{text}</Caution>
       ))}
@@ -186,6 +191,14 @@ function BatteryFields(props: {
         onValue={(minutes) => set({ reserveMinutes: minutes ?? 0 })}
       />
       <ToolNumber
+        label="The car’s maker fits"
+        field="engineAh"
+        optional
+        value={inputs.engineAh === 0 ? undefined : inputs.engineAh}
+        hint="Empty when this size is the right one"
+        onValue={(capacity) => set({ engineAh: capacity ?? 0 })}
+      />
+      <ToolNumber
         label="Age"
         field="ageYears"
         value={inputs.ageYears}
@@ -210,6 +223,13 @@ function BatteryFields(props: {
         value={inputs.parasiticA}
         hint="Up to 0.05 A is normal once it sleeps"
         onValue={(parasiticA) => set({ parasiticA })}
+      />
+      <ToolNumber
+        label="Parked for"
+        field="parkedDays"
+        value={inputs.parkedDays}
+        hint="Days; for the line “After … days”"
+        onValue={(parkedDays) => set({ parkedDays })}
       />
       <Words kind="heading">Driving</Words>
       <ToolNumber

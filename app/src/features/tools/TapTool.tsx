@@ -19,6 +19,7 @@ const DEFAULTS = {
   family: 'mini',
   slotA: 15,
   originalA: -1,
+  sharedA: 0,
   currentA: 2,
   clearance: 'clear',
   clearanceMm: 0,
@@ -39,8 +40,10 @@ export function TapTool() {
   const family = FUSE_FAMILIES.find((one): one is FuseFamily => one === inputs.family) ?? 'mini';
   const clearance = CLEARANCES.find(([value]) => value === inputs.clearance)?.[0] ?? 'clear';
   const clearanceMm = inputs.clearanceMm === 0 ? undefined : inputs.clearanceMm;
-  const good = allGood({ slotA, currentA, originalA: measuredA, clearanceMm }, [
+  const sharedA = inputs.sharedA === 0 ? undefined : inputs.sharedA;
+  const good = allGood({ slotA, currentA, originalA: measuredA, sharedA, clearanceMm }, [
     'originalA',
+    'sharedA',
     'clearanceMm',
   ]);
   return (
@@ -73,6 +76,14 @@ export function TapTool() {
         hint="75 % of its fuse when not measured"
         onValue={(value) => set({ originalA: value ?? -1 })}
       />
+      <ToolNumber
+        label="Another tap in this slot feeds"
+        field="sharedA"
+        value={sharedA}
+        optional
+        hint="Empty when there is none, or the clamp saw it too"
+        onValue={(value) => set({ sharedA: value ?? 0 })}
+      />
       <ToolChoice
         label="Room above the slot"
         testID="clearance"
@@ -98,6 +109,7 @@ export function TapTool() {
               slotA: slotA ?? 0,
               currentA: currentA ?? 0,
               measuredA,
+              sharedA,
               clearanceMm,
             }}
           />
@@ -156,17 +168,18 @@ function Answer(props: {
     readonly slotA: number;
     readonly currentA: number;
     readonly measuredA: number | undefined;
+    readonly sharedA: number | undefined;
     readonly clearanceMm: number | undefined;
   };
 }) {
-  const { family, clearance, slotA, currentA, measuredA, clearanceMm } = props.given;
+  const { family, clearance, slotA, currentA, measuredA, sharedA, clearanceMm } = props.given;
   const holder = holderFor({
     slot: { family, clearance, ratingA: slotA },
     addedA: currentA,
     clearanceMm,
   });
   const original = originalLoad({ ratingA: slotA, measuredA });
-  const room = headroom({ family, ratingA: slotA }, original, currentA);
+  const room = headroom({ family, ratingA: slotA }, original, currentA, sharedA);
   const wrong = tapCurrents(original.amps, currentA, false);
   return (
     <>

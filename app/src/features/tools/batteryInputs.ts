@@ -11,6 +11,8 @@ export const BATTERY_DEFAULTS = {
   temperatureC: 10,
   stateOfCharge: 0.9,
   reserveMinutes: 0,
+  engineAh: 0,
+  parkedDays: 7,
   parasiticA: 0.03,
   standbyA: 0.35,
   cutOffV: 12.2,
@@ -24,12 +26,13 @@ export type BatteryInputs = Inputs<typeof BATTERY_DEFAULTS>;
 
 /** The month that inputs mean; undefined while a number is missing or out of range. */
 export function monthOf(inputs: BatteryInputs): MonthPlan | undefined {
-  const { type: _type, reserveMinutes, ...numbers } = inputs;
+  const { type: _type, reserveMinutes, engineAh, ...numbers } = inputs;
   const type = BATTERY_TYPES.find((one) => one === inputs.type);
   const reserve = reserveMinutes === 0 ? undefined : reserveMinutes;
+  const fitted = engineAh === 0 ? undefined : engineAh;
   const good =
     allGood(numbers, ['cutOffV', 'timerHours']) &&
-    allGood({ reserveMinutes: reserve }, ['reserveMinutes']);
+    allGood({ reserveMinutes: reserve, engineAh: fitted }, ['reserveMinutes', 'engineAh']);
   if (!good || type === undefined) return undefined;
   return {
     battery: {
@@ -38,6 +41,7 @@ export function monthOf(inputs: BatteryInputs): MonthPlan | undefined {
       ageYears: numbers.ageYears ?? 0,
       temperatureC: numbers.temperatureC ?? 0,
       reserveMinutes: reserve,
+      engineAh: fitted,
     },
     load: {
       parasiticA: numbers.parasiticA ?? 0,

@@ -3,12 +3,15 @@ import type { Battery, MonthPlan } from './index';
 import {
   BATTERY_TYPES,
   PEUKERT_RANGE,
+  agedAh,
   availableAh,
   chargeAtRest,
   chargeForCrank,
   crankChance,
+  crankMargin,
   hoursAt,
   labelProblem,
+  parkedAfter,
   parkedTime,
   peukertExponent,
   restVolts,
@@ -80,6 +83,39 @@ describe('crankChance', () => {
     expect(crankChance({ ...BATTERY, temperatureC: 25, ageYears: 0 }, 0.5)).toBeGreaterThan(0.95);
   });
 
+  // SAE J537, from memory: a cold rating is measured at −18 °C, and a matched battery cranks there when full.
+  it('cranks a full matched battery at −18 °C, and hardly an empty one at 25 °C', () => {
+    for (const type of BATTERY_TYPES) {
+      const fresh = { ...BATTERY, type, ageYears: 0 };
+      expect(crankChance({ ...fresh, temperatureC: -18 }, 1)).toBeGreaterThanOrEqual(0.95);
+      expect(crankChance({ ...fresh, temperatureC: 25 }, 0.125)).toBeLessThan(0.05);
+    }
+  });
+
+  // Common practice: 65 % of the power against 155 % of the need at 0 °C, 40 % against 210 % at −18 °C.
+  it('has its margin against the need by temperature', () => {
+    const margin = (temperatureC: number): number =>
+      crankMargin({ ...BATTERY, ageYears: 0, temperatureC }, 1);
+    expect(margin(0) / margin(27)).toBeCloseTo(0.65 / 1.55, 9);
+    expect(margin(-18) / margin(27)).toBeCloseTo(0.4 / 2.1, 9);
+    expect(margin(27)).toBeCloseTo(8, 9);
+    // Halfway between the rows, on straight lines.
+    expect(margin(13.5) / margin(27)).toBeCloseTo(0.825 / 1.275, 9);
+  });
+
+  it('goes with its size against what the maker fits', () => {
+    const small = { ...BATTERY, capacityAh: 45, engineAh: 60, temperatureC: -18, ageYears: 0 };
+    expect(crankMargin(small, 1)).toBeCloseTo(0.75 * crankMargin({ ...small, engineAh: 45 }, 1), 9);
+    expect(crankChance(small, 1)).toBeLessThan(0.8);
+    expect(crankChance({ ...small, capacityAh: 74 }, 1)).toBeGreaterThan(0.99);
+    expect(() => parkedTime({ ...small, engineAh: 2 }, CAM)).toThrow(/engineAh/);
+  });
+
+  it('never starts below the power that it needs, however full', () => {
+    expect(chargeForCrank({ ...BATTERY, ageYears: 12, temperatureC: -30 })).toBeGreaterThan(1);
+    expect(chargeForCrank(BATTERY, 0.95)).toBeGreaterThan(chargeForCrank(BATTERY));
+  });
+
   it('grows with the charge, and falls with age and cold', () => {
     fc.assert(
       fc.property(
@@ -110,7 +146,35 @@ describe('parkedTime', () => {
     const time = parkedTime(battery, { parasiticA: 0.05, standbyA: 0.45, cutOffV: 12.24 });
     expect(time.endedBy).toBe('cut-off');
     expect(time.chargeLeft).toBeCloseTo(0.5, 6);
-    expect(time.deviceHours).toBeCloseTo((0.5 * 60) / 0.5, 6);
+    // 0.1 % a day of 60 Ah goes by itself, 2.5 mA.
+    expect(time.deviceHours).toBeCloseTo((0.5 * 60) / 0.5025, 6);
+  });
+
+  // Check value, computed: 60 Ah, 35 mA, from full to 30 %, 0.1 % a day besides: about 45 days.
+  it('takes about 45 days from full to 30 % at 35 mA', () => {
+    const battery = { ...BATTERY, ageYears: 0, temperatureC: 25 };
+    const load = { parasiticA: 0.035, standbyA: 0 };
+    expect(parkedAfter(battery, load, 45).chargeLeft).toBeCloseTo(0.325, 3);
+    expect(parkedAfter(battery, load, 46.67).chargeLeft).toBeCloseTo(0.3, 3);
+    expect(parkedAfter(battery, { parasiticA: 0, standbyA: 0 }, 100).chargeLeft).toBeCloseTo(0.9);
+  });
+
+  it('says what is left after some days, device and car at first, then the car alone', () => {
+    const battery = { ...BATTERY, ageYears: 0, temperatureC: 25 };
+    const load = { parasiticA: 0.0475, standbyA: 0.25, timerHours: 24 };
+    // Computed: with 2.5 mA by itself 0.3 A for a day and 0.05 A for four, of 60 Ah.
+    const after = parkedAfter(battery, load, 5);
+    expect(after.chargeLeft).toBeCloseTo(1 - (24 * 0.3 + 96 * 0.05) / 60, 9);
+    expect(after.restV).toBeCloseTo(restVolts('flooded', after.chargeLeft), 9);
+    expect(parkedAfter(battery, load, 0).chargeLeft).toBe(1);
+    expect(parkedAfter(battery, load, 365)).toMatchObject({ chargeLeft: 0, crankChance: 0 });
+    expect(() => parkedAfter(battery, load, -1)).toThrow(/parkedDays.*must lie between/);
+  });
+
+  it('agrees with itself: at the hour that it may not start, half of the cars start', () => {
+    const time = parkedTime(BATTERY, CAM);
+    const then = parkedAfter(BATTERY, CAM, time.noStartHours / 24);
+    expect(then.crankChance).toBeCloseTo(0.5, 6);
   });
 
   it('ends at the timer when that comes first', () => {
@@ -121,7 +185,12 @@ describe('parkedTime', () => {
 
   it('warns of a cut-off that leaves little, and of a car that drains too much', () => {
     const { cautions } = parkedTime(BATTERY, { ...CAM, cutOffV: 11.8, parasiticA: 0.2 });
-    expect(cautions.join(' ')).toMatch(/leaves 0 %.*200 mA/);
+    expect(cautions.join(' ')).toMatch(/leaves 0 %.*cranks in 0 % of cases.*200 mA/);
+    const cold = { ...BATTERY, ageYears: 0, temperatureC: -18 };
+    expect(parkedTime(cold, CAM).cautions).toEqual([
+      expect.stringMatching(/At -18 °C a battery at the cut-off of 12.2 V cranks in 2 % of cases/),
+    ]);
+    expect(parkedTime({ ...cold, temperatureC: 25 }, CAM).cautions).toEqual([]);
   });
 
   it.each([
@@ -135,7 +204,7 @@ describe('parkedTime', () => {
 });
 
 describe('simulateMonth', () => {
-  it('keeps its charge without load', () => {
+  it('keeps its charge without load, but for what it loses by itself', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.1, max: 1, noNaN: true }), (stateOfCharge) => {
         const month = simulateMonth({
@@ -144,7 +213,9 @@ describe('simulateMonth', () => {
           load: { parasiticA: 0, standbyA: 0 },
           driving: { ...COMMUTER, minutesPerDay: 0 },
         });
-        expect(month.last).toBe(stateOfCharge);
+        // 0.1 % of the aged capacity a day at 25 °C, of what is left of it at 10 °C half as often twice (2^-1.5).
+        const lost = (30 * 0.001 * 2 ** -1.5 * agedAh(BATTERY)) / availableAh(BATTERY);
+        expect(month.last).toBeCloseTo(stateOfCharge - lost, 9);
       }),
       { numRuns: 20 },
     );
@@ -187,6 +258,21 @@ describe('simulateMonth', () => {
     );
   });
 
+  it.each([1, 10, 13, 45, 90])('drives %d minutes a day to the minute', (minutesPerDay) => {
+    const load = { parasiticA: 0.01, standbyA: 0.05 };
+    const month = simulateMonth({ ...PLAN, load, driving: { ...COMMUTER, minutesPerDay } });
+    // Five days of each week: 22 of the 30.
+    expect(month.drivenMinutes).toBeCloseTo(22 * minutesPerDay, 6);
+  });
+
+  it('puts in for 10 minutes a day half of what 20 put in', () => {
+    const driving = { ...COMMUTER, alternatorA: 5 };
+    const load = { parasiticA: 0.05, standbyA: 0 };
+    const put = (minutesPerDay: number): number =>
+      simulateMonth({ ...PLAN, load, driving: { ...driving, minutesPerDay } }).inAh;
+    expect(put(20) / put(10)).toBeCloseTo(2, 1);
+  });
+
   it('goes flat in a car that stands, and comes back in one that is driven far', () => {
     const standing = simulateMonth({
       ...PLAN,
@@ -203,6 +289,30 @@ describe('simulateMonth', () => {
 });
 
 describe('safeSettings', () => {
+  // Common practice: flooded batteries suffer below 12.2 V at rest.
+  it('keeps a flooded battery at 12.2 V at least, and higher in the cold', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(-18, -5, 10, 25),
+        fc.constantFrom(0.3, 0.5, 2),
+        fc.constantFrom(0, 3, 6),
+        (temperatureC, standbyA, ageYears) => {
+          const battery = { ...BATTERY, temperatureC, ageYears };
+          const safe = safeSettings({ ...PLAN, battery, load: { ...CAM, standbyA } });
+          if (safe === undefined) return;
+          expect(safe.cutOffV).toBeGreaterThanOrEqual(12.2);
+          const charge = chargeAtRest('flooded', safe.cutOffV);
+          expect(crankChance(battery, charge)).toBeGreaterThanOrEqual(0.95);
+        },
+      ),
+      { numRuns: 12 },
+    );
+    const cold = { ...BATTERY, ageYears: 0, temperatureC: -18 };
+    const often = { ...COMMUTER, daysPerWeek: 7, minutesPerDay: 240 };
+    const safe = safeSettings({ ...PLAN, battery: cold, driving: often, stateOfCharge: 1 });
+    expect(safe?.cutOffV).toBeGreaterThanOrEqual(12.5);
+  });
+
   it('finds settings with which the car starts, no stricter than need be', () => {
     const safe = safeSettings(PLAN);
     const month = simulateMonth({ ...PLAN, load: { ...CAM, ...safe } });

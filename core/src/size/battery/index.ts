@@ -9,12 +9,13 @@ export {
   labelProblem,
   peukertExponent,
   restVolts,
+  selfDischargeA,
 } from './battery';
 export type { Battery, BatteryType } from './battery';
-export { crankChance, crankMargin } from './crank';
+export { SAFE_CRANK, chargeForCrank, crankChance, crankMargin } from './crank';
 export { STEP_MINUTES, simulateMonth } from './month';
 export type { DrivingPattern, Month, MonthPlan } from './month';
-export { NORMAL_DRAIN_A, chargeForCrank, parkedTime } from './parked';
-export type { ParkedLoad, ParkedTime } from './parked';
-export { SAFE_CRANK, safeSettings, weighAssumptions } from './settings';
+export { LOW_CHARGE, NORMAL_DRAIN_A, parkedAfter, parkedTime } from './parked';
+export type { ParkedLoad, ParkedState, ParkedTime } from './parked';
+export { safeSettings, weighAssumptions } from './settings';
 export type { Assumption, SafeSettings } from './settings';

@@ -1,9 +1,9 @@
 import { assertNumbers } from '../ranges';
 import type { Battery } from './battery';
 import { TYPE_FACTS, assertBattery, availableAh, chargeAtRest, effectiveDrainA } from './battery';
-import { crankChance } from './crank';
+import { chargeForCrank, crankChance } from './crank';
 import type { ParkedLoad } from './parked';
-import { assertParked, chargeForCrank } from './parked';
+import { assertParked } from './parked';
 
 /** How the owner drives. */
 export interface DrivingPattern {
@@ -36,6 +36,8 @@ export interface Month {
   readonly worstCrank: number;
   /** Hours that the device ran while parked. */
   readonly deviceHours: number;
+  /** Minutes driven. */
+  readonly drivenMinutes: number;
   /** Charge taken out and put in, Ah; charge at the end is that of the start, less the one, plus the other. */
   readonly outAh: number;
   readonly inAh: number;
@@ -52,89 +54,136 @@ const FILL_DOUBLES_K = 15;
 /** Charge that one start takes: some 200 A for 2 s and what follows, Ah. Common practice. */
 const CRANK_AH = 0.15;
 
+/** What a month's steps need to know, worked out once. */
+interface Rates {
+  readonly ah: number;
+  readonly fillHours: number;
+  readonly chargeEfficiency: number;
+  readonly alternatorA: number;
+  /** Charge at which the device switches itself off; below 0 for never. */
+  readonly cutOff: number;
+  readonly timerMin: number;
+  /** Charge from which it starts in one case of two. */
+  readonly needed: number;
+  /** Drain with the device off and on, A. */
+  readonly sleepA: number;
+  readonly watchA: number;
+  readonly hasDevice: boolean;
+}
+
+/** A month as far as it has gone. */
+interface Course {
+  charge: number;
+  lowest: number;
+  deviceHours: number;
+  drivenMinutes: number;
+  outAh: number;
+  inAh: number;
+  parkedMin: number;
+  isOff: boolean;
+  /** Minutes left of the trip under way. */
+  tripMin: number;
+  noStartDay: number | undefined;
+}
+
 /**
- * Thirty days of parking and driving in steps of ten minutes.
+ * Thirty days of parking and driving in steps of ten minutes; a trip that ends within a step is driven to its last minute.
  *
  * While driving the battery takes what the alternator can give, but no more than it accepts: the fuller and the colder, the
- * less. A car that does not start stays where it is.
+ * less. A car that does not start stays where it is. Parked, the battery loses what is drawn and what it loses by itself.
  *
  * @throws RangeError naming each field with its range.
  */
 export function simulateMonth(plan: MonthPlan): Month {
   assertMonth(plan);
-  const { battery, load, driving } = plan;
-  const ah = availableAh(battery);
-  const fillHours =
-    TYPE_FACTS[battery.type].fillHours *
-    2 ** (Math.max(0, 25 - battery.temperatureC) / FILL_DOUBLES_K);
-  const { chargeEfficiency } = TYPE_FACTS[battery.type];
-  const cutOff = load.cutOffV === undefined ? -1 : chargeAtRest(battery.type, load.cutOffV);
-  const timerMin = (load.timerHours ?? Infinity) * 60;
-  const needed = chargeForCrank(battery);
-  const sleepA = effectiveDrainA(battery, load.parasiticA);
-  const watchA = effectiveDrainA(battery, load.parasiticA + load.standbyA);
-  const tripSteps = Math.round(driving.minutesPerDay / 2 / STEP_MINUTES);
-  const hours = STEP_MINUTES / 60;
-
+  const rates = ratesOf(plan);
   const steps = (DAYS * DAY_MIN) / STEP_MINUTES;
   const hourly = new Float64Array(steps / STEPS_PER_HOUR + 1);
-  let charge = plan.stateOfCharge;
-  let lowest = charge;
-  let [deviceHours, outAh, inAh] = [0, 0, 0];
-  let noStartDay: number | undefined;
-  let parkedMin = 0;
-  let isOff = false;
-  let driveLeft = 0;
+  const course = startOf(plan);
   for (let step = 0; step < steps; step += 1) {
-    if (step % STEPS_PER_HOUR === 0) hourly[step / STEPS_PER_HOUR] = charge;
+    if (step % STEPS_PER_HOUR === 0) hourly[step / STEPS_PER_HOUR] = course.charge;
     const minute = (step * STEP_MINUTES) % DAY_MIN;
     const day = Math.floor((step * STEP_MINUTES) / DAY_MIN);
-    const leaves = isTripStart(minute) && day % 7 < driving.daysPerWeek && tripSteps > 0;
-    if (leaves && driveLeft === 0) {
-      if (charge >= needed) {
-        driveLeft = tripSteps;
-        const taken = Math.min(CRANK_AH, charge * ah);
-        outAh += taken;
-        charge -= taken / ah;
-      } else noStartDay ??= day;
-    }
-    if (driveLeft > 0) {
-      driveLeft -= 1;
-      parkedMin = 0;
-      isOff = false;
-      const accepted = (ah * (1 - charge)) / fillHours;
-      const put = Math.min(
-        Math.min(driving.alternatorA, accepted) * chargeEfficiency * hours,
-        (1 - charge) * ah,
-      );
-      inAh += put;
-      charge += put / ah;
-      continue;
-    }
-    isOff = isOff || charge <= cutOff || parkedMin >= timerMin;
-    parkedMin += STEP_MINUTES;
-    if (!isOff && load.standbyA > 0) deviceHours += hours;
-    const taken = Math.min((isOff ? sleepA : watchA) * hours, charge * ah);
-    outAh += taken;
-    charge -= taken / ah;
-    lowest = Math.min(lowest, charge);
-    if (charge < needed) noStartDay ??= day;
+    if (isTripStart(minute) && day % 7 < plan.driving.daysPerWeek)
+      leave(course, rates, plan.driving.minutesPerDay / TRIP_STARTS_MIN.length, day);
+    const driven = Math.min(course.tripMin, STEP_MINUTES);
+    if (driven > 0) drive(course, rates, driven);
+    if (driven < STEP_MINUTES) park(course, rates, STEP_MINUTES - driven, day);
   }
-  hourly[hourly.length - 1] = charge;
+  hourly[hourly.length - 1] = course.charge;
+  const { charge, lowest, deviceHours, drivenMinutes, outAh, inAh, noStartDay } = course;
+  const worstCrank = crankChance(plan.battery, lowest);
   return {
-    hourly,
-    noStartDay,
-    lowest,
-    last: charge,
-    worstCrank: crankChance(battery, lowest),
-    deviceHours,
-    outAh,
-    inAh,
+    ...{ hourly, noStartDay, lowest, last: charge, worstCrank },
+    ...{ deviceHours, drivenMinutes, outAh, inAh },
+  };
+}
+
+function ratesOf({ battery, load, driving }: MonthPlan): Rates {
+  const { fillHours, chargeEfficiency } = TYPE_FACTS[battery.type];
+  return {
+    ah: availableAh(battery),
+    fillHours: fillHours * 2 ** (Math.max(0, 25 - battery.temperatureC) / FILL_DOUBLES_K),
+    chargeEfficiency,
+    alternatorA: driving.alternatorA,
+    cutOff: load.cutOffV === undefined ? -1 : chargeAtRest(battery.type, load.cutOffV),
+    timerMin: (load.timerHours ?? Infinity) * 60,
+    needed: chargeForCrank(battery),
+    sleepA: effectiveDrainA(battery, load.parasiticA),
+    watchA: effectiveDrainA(battery, load.parasiticA + load.standbyA),
+    hasDevice: load.standbyA > 0,
+  };
+}
+
+function startOf({ stateOfCharge }: MonthPlan): Course {
+  return {
+    ...{ charge: stateOfCharge, lowest: stateOfCharge, parkedMin: 0, isOff: false, tripMin: 0 },
+    ...{ deviceHours: 0, drivenMinutes: 0, outAh: 0, inAh: 0, noStartDay: undefined },
   };
 }
 
 function isTripStart(minute: number): boolean {
   return TRIP_STARTS_MIN.some((start) => minute === start);
+}
+
+/** Cranks for a trip of some minutes; a car that does not start stays. */
+function leave(course: Course, rates: Rates, minutes: number, day: number): void {
+  if (minutes <= 0 || course.tripMin > 0) return;
+  if (course.charge < rates.needed) {
+    course.noStartDay ??= day;
+    return;
+  }
+  course.tripMin = minutes;
+  take(course, rates, CRANK_AH);
+}
+
+function drive(course: Course, rates: Rates, minutes: number): void {
+  const { ah } = rates;
+  const accepted = (ah * (1 - course.charge)) / rates.fillHours;
+  const offered = Math.min(rates.alternatorA, accepted) * rates.chargeEfficiency;
+  const put = Math.min((offered * minutes) / 60, (1 - course.charge) * ah);
+  course.inAh += put;
+  course.charge += put / ah;
+  course.tripMin -= minutes;
+  course.drivenMinutes += minutes;
+  course.parkedMin = 0;
+  course.isOff = false;
+}
+
+function park(course: Course, rates: Rates, minutes: number, day: number): void {
+  course.isOff ||= course.charge <= rates.cutOff || course.parkedMin >= rates.timerMin;
+  course.parkedMin += minutes;
+  const hours = minutes / 60;
+  if (!course.isOff && rates.hasDevice) course.deviceHours += hours;
+  take(course, rates, (course.isOff ? rates.sleepA : rates.watchA) * hours);
+  course.lowest = Math.min(course.lowest, course.charge);
+  if (course.charge < rates.needed) course.noStartDay ??= day;
+}
+
+function take(course: Course, rates: Rates, ampereHours: number): void {
+  const taken = Math.min(ampereHours, course.charge * rates.ah);
+  course.outAh += taken;
+  course.charge -= taken / rates.ah;
 }
 
 /**

@@ -1,6 +1,9 @@
-import { BATTERY_TYPES } from './battery';
+import type { Battery } from './battery';
+import { BATTERY_TYPES, chargeAtRest } from './battery';
+import { SAFE_CRANK, crankChance } from './crank';
 import type { MonthPlan } from './month';
 import { simulateMonth } from './month';
+import { LOW_CHARGE } from './parked';
 
 /** A cut-off and a timer for a device. */
 export interface SafeSettings {
@@ -13,15 +16,16 @@ export interface SafeSettings {
 }
 
 /** What devices offer, strictest first. Common practice. */
-const CUT_OFFS_V = [12.6, 12.5, 12.4, 12.3, 12.2, 12.1, 12, 11.8, 11.6] as const;
+const CUT_OFFS_V = [12.8, 12.7, 12.6, 12.5, 12.4, 12.3, 12.2, 12.1, 12] as const;
 const TIMERS_H = [1, 2, 4, 6, 8, 12, 24, 48, undefined] as const;
-/** It shall start in nineteen cases of twenty on the worst morning. */
-export const SAFE_CRANK = 0.95;
-
-/** The cut-off and timer that let a device run longest while the car starts all month; undefined when none does. */
+/**
+ * The cut-off and timer that let a device run longest while the car starts all month; undefined when none does. A cut-off
+ * is offered only where the battery does not suffer at it (flooded ones: 12.2 V, common practice) and still cranks in
+ * nineteen cases of twenty at its temperature, whatever the timer does before.
+ */
 export function safeSettings(plan: MonthPlan): SafeSettings | undefined {
   let best: SafeSettings | undefined;
-  for (const cutOffV of CUT_OFFS_V)
+  for (const cutOffV of CUT_OFFS_V.filter((volts) => isSafeCutOff(plan.battery, volts)))
     for (const timerHours of TIMERS_H) {
       const month = simulateMonth({ ...plan, load: { ...plan.load, cutOffV, timerHours } });
       if (month.worstCrank < SAFE_CRANK || month.noStartDay !== undefined) continue;
@@ -34,6 +38,11 @@ export function safeSettings(plan: MonthPlan): SafeSettings | undefined {
         };
     }
   return best;
+}
+
+function isSafeCutOff(battery: Battery, cutOffV: number): boolean {
+  const charge = chargeAtRest(battery.type, cutOffV);
+  return charge >= LOW_CHARGE && crankChance(battery, charge) >= SAFE_CRANK;
 }
 
 /** One assumption, changed: what it does to the worst morning. */
