@@ -1,6 +1,9 @@
+import { SIZING_RANGES } from '@lucky-thread/core/size';
 import {
   CreateJobRequest,
   DEFAULT_SETTINGS,
+  DeviceInput,
+  FeedPlanInput,
   PHASES,
   ReadingRequest,
   SignInRequest,
@@ -44,6 +47,34 @@ const JOB = {
 function paths(result: ReturnType<typeof validate>): string[] {
   return result.ok ? [] : result.problems.map((one) => one.path);
 }
+
+describe('the ranges of a feed and its plan', () => {
+  const FEED = { id: 'a', name: 'Supply', role: 'switched', currentA: 1 };
+  const feed = (more: object) =>
+    paths(validate(DeviceInput, { name: 'Camera', feeds: [{ ...FEED, ...more }] }));
+  const plan = (more: object) =>
+    paths(validate(FeedPlanInput, { feedId: 'a', slotId: 's', ...more }));
+  const sizing = (more: object) => plan({ sizing: more });
+  it.each([
+    ['currentA', 'currentA', feed],
+    ['inrushA', 'peakA', feed],
+    ['inrushS', 'peakS', feed],
+    ['standbyA', 'standbyA', feed],
+    ['oneWayM', 'oneWayM', plan],
+    ['measuredA', 'originalA', plan],
+    ['sharedA', 'sharedA', plan],
+    ['dropLimitPercent', 'dropLimitPercent', sizing],
+    ['ambientC', 'ambientC', sizing],
+    ['bundle', 'bundle', sizing],
+    ['spareA', 'spareA', sizing],
+    ['returnM', 'returnM', sizing],
+  ] as const)('%s is what the sizing takes as %s, and nothing else', (field, of, problems) => {
+    const { low, high } = SIZING_RANGES[of];
+    for (const good of [low, high]) expect(problems({ [field]: good })).toEqual([]);
+    for (const bad of [low - 1, high + 1, Number.NaN, Infinity, '2', null])
+      expect(problems({ [field]: bad })).toEqual([expect.stringContaining(field)]);
+  });
+});
 
 describe('ReadingRequest', () => {
   it('takes a reading as the app makes it', () => {

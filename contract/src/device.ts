@@ -2,7 +2,7 @@ import { LEAD_FAMILIES } from '@lucky-thread/core/choose';
 import type { LeadFamily } from '@lucky-thread/core/choose';
 import { NEED_ROLES } from '@lucky-thread/core/identify';
 import type { Need, NeedRole } from '@lucky-thread/core/identify';
-import { IsBoolean, IsIn, IsNumber, IsString, Length, Max, Min } from 'class-validator';
+import { IsBoolean, IsIn, IsString, Length } from 'class-validator';
 import { InRange, NestedList, Optional, UniqueBy } from './rules/fields';
 
 /** Roles that a device's lead can have; ground needs no slot. */

@@ -2,20 +2,8 @@ import { PROOF_KINDS } from '@lucky-thread/core/prove';
 import type { ProofKind } from '@lucky-thread/core/prove';
 import { INSULATIONS_C } from '@lucky-thread/core/size';
 import type { InsulationC } from '@lucky-thread/core/size';
-import {
-  ArrayUnique,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsString,
-  Length,
-  Max,
-  Min,
-} from 'class-validator';
+import { ArrayUnique, IsBoolean, IsIn, IsInt, IsString, Length } from 'class-validator';
 import { InRange, Nested, Optional } from './rules/fields';
-
-const PLAIN_NUMBER = { allowNaN: false, allowInfinity: false } as const;
 
 /** What a feed is sized for where it differs from the shop's own way. */
 export class SizingInput {

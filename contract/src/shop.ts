@@ -2,21 +2,10 @@ import { DEFAULT_SCHOOLS } from '@lucky-thread/core/choose';
 import type { Schools } from '@lucky-thread/core/choose';
 import { CONDUCTOR_SIZES, INSULATIONS_C } from '@lucky-thread/core/size';
 import type { InsulationC } from '@lucky-thread/core/size';
-import {
-  ArrayMaxSize,
-  ArrayUnique,
-  IsBoolean,
-  IsDefined,
-  IsIn,
-  IsNumber,
-  Max,
-  Min,
-} from 'class-validator';
+import { ArrayMaxSize, ArrayUnique, IsBoolean, IsDefined, IsIn } from 'class-validator';
 import { InRange, Nested, Version } from './rules/fields';
 
 const SIZE_NAMES = CONDUCTOR_SIZES.map((size) => size.name);
-const PLAIN_NUMBER = { allowNaN: false, allowInfinity: false } as const;
-
 /** The shop's schools: preferences where good shops differ. */
 export class SchoolsInput implements Schools {
   /** How wires are joined. */

@@ -8,7 +8,7 @@ import { PROOF_KINDS } from '@lucky-thread/core/prove';
 import type { ProofKind } from '@lucky-thread/core/prove';
 import type { CircuitFunction, StitchPlace } from '@lucky-thread/core/vehicle';
 import type { StitchMark } from '@lucky-thread/core/identify';
-import { Equals, IsIn, IsInt, IsNumber, IsString, Length, Max, Min } from 'class-validator';
+import { Equals, IsIn, IsInt, IsString, Length, Max, Min } from 'class-validator';
 import { InRange, NestedList, Optional, UniqueBy } from './rules/fields';
 import type { ReadingView } from './reading';
 

@@ -3,7 +3,7 @@ import type { EvidenceGrade } from '@lucky-thread/core/evidence';
 import { CIRCUIT_FUNCTIONS } from '@lucky-thread/core/vehicle';
 import type { CircuitFunction } from '@lucky-thread/core/vehicle';
 import { Transform } from 'class-transformer';
-import { IsIn, IsInt, IsNumber, IsString, IsUUID, Length, Max, Min } from 'class-validator';
+import { IsIn, IsInt, IsString, IsUUID, Length, Max, Min } from 'class-validator';
 import { YEAR_RANGE } from './job';
 import { InRange } from './rules/fields';
 
