@@ -205,7 +205,8 @@ function deferredTo(places: readonly StitchPlace[]): NextAction {
 
 const ARRIVE: Record<StitchPlace, string> = {
   asleep: 'Lock the car, wait until it sleeps',
-  off: 'Key off, driver’s door open',
+  // In some cars a door that stood open already does not end retained power: it must be opened after key-off.
+  off: 'Key off, open the driver’s door now',
   acc: 'Key to accessory',
   run: 'Key to run',
   crank: 'Crank the engine',

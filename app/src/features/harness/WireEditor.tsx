@@ -8,6 +8,7 @@ import { Choice } from '../../ui/Choice';
 import { Toggle } from '../../ui/Toggle';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
+import { TypedWires } from './TypedWires';
 
 /** Props of {@link WireEditor}. */
 export interface WireEditorProps {
@@ -26,6 +27,15 @@ export function WireEditor({ wires, known, busy, onWires }: WireEditorProps) {
   const [stripe, setStripe] = useState<string>();
   const [taped, setTaped] = useState(false);
   const last = wires.at(-1);
+  const addTyped = (colours: readonly string[]): void => {
+    const first = nextNumber(wires);
+    const made = colours.map((colour, at) => ({
+      id: `harness/W${first + at}`,
+      name: `W${first + at}`,
+      colour,
+    }));
+    onWires([...wires, ...made]);
+  };
   const add = (): void => {
     const number = nextNumber(wires);
     const wire: HarnessWireInput = {
@@ -78,6 +88,7 @@ export function WireEditor({ wires, known, busy, onWires }: WireEditorProps) {
           onPress={() => onWires(wires.slice(0, -1))}
         />
       </View>
+      <TypedWires busy={busy} onColours={addTyped} />
       {wires.length === 0 && known.length > 0 && (
         <ActionButton
           kind="next"

@@ -53,6 +53,40 @@ describe('WireEditor', () => {
     ]);
   });
 
+  it('takes several wires in one go, as people write them', () => {
+    const made: HarnessWireInput[][] = [];
+    renderInApp(
+      <WireEditor wires={known} known={[]} busy={false} onWires={(wires) => made.push(wires)} />,
+    );
+    const type = (text: string) => fireEvent.changeText(screen.getByTestId('typed-wires'), text);
+    type('BK, RD-YE; light green');
+    fireEvent.press(screen.getByTestId('add-typed'));
+    expect(made[0]?.map(({ name, colour }) => [name, colour])).toEqual([
+      ['W1', 'YE'],
+      ['W2', 'BK'],
+      ['W3', 'RD/YE'],
+      ['W4', 'LGN'],
+    ]);
+    expect(screen.queryByTestId('add-typed')).toBeNull();
+    type('BK, mauve');
+    expect(screen.getByText(/"mauve" is no colour/)).toBeTruthy();
+    fireEvent.press(screen.getByTestId('add-typed'));
+    expect(made).toHaveLength(1);
+  });
+
+  it('asks how colours are written where letters clash', () => {
+    const made: HarnessWireInput[][] = [];
+    renderInApp(
+      <WireEditor wires={[]} known={[]} busy={false} onWires={(wires) => made.push(wires)} />,
+    );
+    expect(screen.queryByTestId('colour-system-german')).toBeNull();
+    fireEvent.changeText(screen.getByTestId('typed-wires'), 'W/B');
+    expect(screen.getByText(/may be WH\/BK .* or WH\/BU/)).toBeTruthy();
+    fireEvent.press(screen.getByTestId('colour-system-letters, B blue'));
+    fireEvent.press(screen.getByTestId('add-typed'));
+    expect(made[0]?.[0]?.colour).toBe('WH/BU');
+  });
+
   it('lays out the bunch that the model’s notes know, while there is none', () => {
     const made: HarnessWireInput[][] = [];
     renderInApp(

@@ -1,0 +1,87 @@
+import type { HarnessWireInput } from '@lucky-thread/contract';
+import type { ColourSystem } from '@lucky-thread/core/vehicle';
+import { COLOUR_SYSTEMS, parseWireColour } from '@lucky-thread/core/vehicle';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { ActionButton } from '../../ui/ActionButton';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+
+const SYSTEM_LABELS: Record<ColourSystem, string> = {
+  iec: 'BK BN RD BU',
+  german: 'sw br rt bl',
+  'letters, B black': 'B black, L blue',
+  'letters, B blue': 'B blue, S black',
+  english: 'words',
+};
+const SYSTEMS = COLOUR_SYSTEMS.map((value) => ({ value, label: SYSTEM_LABELS[value] }));
+
+/** Several wires in one go, as people write colours; the way of writing is asked for only where letters clash. */
+export function TypedWires(props: {
+  readonly busy: boolean;
+  readonly onColours: (colours: NonNullable<HarnessWireInput['colour']>[]) => void;
+}) {
+  const [text, setText] = useState('');
+  const [system, setSystem] = useState<ColourSystem>();
+  const read = readColours(text, system);
+  const add = (): void => {
+    if (read.problem !== undefined || read.colours.length === 0) return;
+    props.onColours(read.colours);
+    setText('');
+  };
+  return (
+    <View style={{ gap: SPACE.s }}>
+      <Field
+        label="Or type them: BK, RD/YE, gr/sw, light green"
+        value={text}
+        problem={read.problem}
+        testID="typed-wires"
+        onChange={setText}
+        onSubmit={add}
+      />
+      {(read.clashes || system !== undefined) && (
+        <>
+          <Words kind="label">How are they written?</Words>
+          <Choice
+            label="How the colours are written"
+            testID="colour-system"
+            options={SYSTEMS}
+            value={system}
+            onChange={setSystem}
+          />
+        </>
+      )}
+      {text.trim() !== '' && (
+        <ActionButton
+          label={read.colours.length > 1 ? `Add these ${read.colours.length}` : 'Add it'}
+          testID="add-typed"
+          disabled={props.busy || read.problem !== undefined}
+          onPress={add}
+        />
+      )}
+    </View>
+  );
+}
+
+interface ReadColours {
+  readonly colours: string[];
+  readonly problem: string | undefined;
+  /** Whether letters mean one colour in one way of writing and another in another. */
+  readonly clashes: boolean;
+}
+
+function readColours(text: string, system: ColourSystem | undefined): ReadColours {
+  const colours: string[] = [];
+  let problem: string | undefined;
+  for (const part of text.split(/[,;\n]/).filter((one) => one.trim() !== ''))
+    try {
+      const { base, stripe } = parseWireColour(part.trim(), system);
+      colours.push(stripe === undefined ? base : `${base}/${stripe}`);
+    } catch (error) {
+      if (!(error instanceof RangeError)) throw error;
+      problem ??= error.message;
+    }
+  return { colours, problem, clashes: problem?.includes('choose the way of writing') === true };
+}
