@@ -1,0 +1,13 @@
+/** One of the projects by itself, for tools that take no list of them; `JEST_PROJECT` names it. */
+const path = require('node:path');
+const { projects } = require('../../jest.config.js');
+
+const { displayName, ...project } = projects.find(
+  (one) => one.displayName === process.env.JEST_PROJECT,
+);
+module.exports = {
+  ...project,
+  rootDir: path.resolve(__dirname, '../..', displayName),
+  // Whole sessions on simulated cars take too long to be run for each change; the tests beside the code must notice it.
+  testPathIgnorePatterns: ['/node_modules/', '/src/trial/'],
+};

@@ -1,0 +1,86 @@
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { Stop, main, say } from './lib/console.mjs';
+import { bin, run } from './lib/run.mjs';
+import { throwAwayCluster } from './lib/throwAway.mjs';
+
+/** Share of the changes that tests must notice. */
+const WANTED_PERCENT = 80;
+/** Packages whose code can be changed, with what their tests need. */
+const PACKAGES = ['core', 'server'];
+
+/**
+ * `npm run mutate -- core/src/size/battery/crank.ts …`: changes the code of the files bit by bit, runs the tests that touch it,
+ * and names each change that no test noticed. Minutes to hours, so it is no part of `npm test`.
+ */
+main(async () => {
+  const files = process.argv.slice(2);
+  if (files.length === 0) throw new Stop('Name the files to change, such as core/src/size/**/*.ts');
+  const packages = PACKAGES.filter((name) => files.some((file) => file.startsWith(`${name}/`)));
+  if (packages.length !== 1) throw new Stop(`All files must lie in one of ${PACKAGES.join(', ')}.`);
+  const [name] = packages;
+  const cluster = name === 'server' ? await throwAwayCluster() : undefined;
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'lucky-thread-mutation-'));
+  try {
+    const config = path.join(folder, 'stryker.config.json');
+    const report = path.join(folder, 'report.json');
+    writeFileSync(config, JSON.stringify(settings(files, report)));
+    say(`Changing ${files.join(', ')}`);
+    const { code } = await run(
+      process.execPath,
+      [bin('@stryker-mutator/core', 'bin/stryker.js'), 'run', config],
+      { env: { ...process.env, JEST_PROJECT: name, TEST_DATABASE_URL: cluster?.url ?? '' } },
+    );
+    if (code !== 0) throw new Stop(`the mutation run ended with ${code}`);
+    if (tell(JSON.parse(readFileSync(report, 'utf8'))) < WANTED_PERCENT) process.exitCode = 1;
+  } finally {
+    await cluster?.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+});
+
+function settings(files, report) {
+  return {
+    mutate: files,
+    testRunner: 'jest',
+    plugins: ['@stryker-mutator/jest-runner'],
+    jest: { projectType: 'custom', configFile: 'scripts/lib/jestOne.config.cjs' },
+    coverageAnalysis: 'perTest',
+    // A property that is broken is looked into for a while before it is reported.
+    timeoutMS: 60_000,
+    concurrency: 2,
+    tempDirName: '.cache/mutation',
+    ignorePatterns: ['dist', '.cache', 'docs'],
+    reporters: ['json'],
+    jsonReporter: { fileName: report },
+    logLevel: 'warn',
+    cleanTempDir: 'always',
+  };
+}
+
+/** Names what no test noticed; answers the share that was noticed, per cent. */
+function tell({ files }) {
+  let [noticed, all] = [0, 0];
+  for (const [file, { mutants, source }] of Object.entries(files)) {
+    const lines = source.split('\n');
+    const counted = mutants.filter(({ status }) => !['Ignored', 'CompileError'].includes(status));
+    const missed = counted.filter(({ status }) => ['Survived', 'NoCoverage'].includes(status));
+    all += counted.length;
+    noticed += counted.length - missed.length;
+    for (const { location, replacement, status, mutatorName } of missed) {
+      const was = lines[location.start.line - 1]?.trim() ?? '';
+      const untouched = status === 'NoCoverage' ? ' (no test comes here)' : '';
+      console.log(
+        `${file}:${location.start.line} ${mutatorName}${untouched}: ${was} -> ${replacement ?? ''}`,
+      );
+    }
+    console.log(`${file}: ${share(counted.length - missed.length, counted.length)} noticed`);
+  }
+  console.log(`${all} changes, ${share(noticed, all)} noticed`);
+  return all === 0 ? 0 : (100 * noticed) / all;
+}
+
+function share(part, whole) {
+  return whole === 0 ? 'none' : `${((100 * part) / whole).toFixed(1)} %`;
+}
