@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { STITCH_PLACES } from '../vehicle';
+import type { CircuitFunction, STITCH_PLACES } from '../vehicle';
 import { stateAt } from '../vehicle';
 import type { TapClaim } from './index';
 import {
@@ -27,6 +27,14 @@ describe('claimProbability', () => {
     const chances = EVIDENCE_GRADES.map((grade) => claimProbability({ ...CLAIM, grade }, CAR));
     expect([...chances].sort((a, b) => b - a)).toEqual(chances);
   });
+  // Pseudo-counts of the grade, and a contradiction for eight: computed.
+  it('is right over right and wrong', () => {
+    expect(claimProbability(CLAIM, CAR)).toBeCloseTo(49 / 50, 9);
+    const seen = { ...CLAIM, grade: 'forum', confirmed: 4, contradicted: 1 } as const;
+    expect(claimProbability(seen, CAR)).toBeCloseTo(6 / (6 + 10), 9);
+    expect(claimProbability(seen, { ...CAR, year: 2022 })).toBeCloseTo((0.8 * 6) / 16, 9);
+  });
+
   it('falls with distance and is nothing for another generation’s years', () => {
     const exact = claimProbability(CLAIM, CAR);
     expect(claimProbability(CLAIM, { ...CAR, year: 2022 })).toBeLessThan(exact);
@@ -52,28 +60,74 @@ it('names a claim disputed as soon as a reading contradicts it', () => {
   expect(claimStatus({ ...CLAIM, contradicted: 1, confirmed: 5 })).toBe('disputed');
   expect(claimStatus(CLAIM)).toBe('verified');
   expect(claimStatus({ ...CLAIM, grade: 'forum' })).toBe('reported');
+  expect(claimStatus({ ...CLAIM, grade: 'forum', confirmed: 1 })).toBe('verified');
 });
 
 it('takes the weightiest claim on a slot', () => {
   const weak = { ...CLAIM, id: 't2', grade: 'forum', function: 'constant' } as const;
   expect(loggedClaim('F1', [weak, CLAIM], CAR)?.tapPointId).toBe('t1');
+  expect(loggedClaim('F1', [CLAIM, weak], CAR)).toEqual({
+    tapPointId: 't1',
+    function: 'accessory',
+    probability: 0.98,
+    seen: CLAIM.seen,
+  });
   expect(loggedClaim('F2', [weak, CLAIM], CAR)).toBeUndefined();
+  // Another generation’s years say nothing of this car.
+  expect(loggedClaim('F1', [CLAIM], { ...CAR, year: 2030 })).toBeUndefined();
 });
 
 describe('compareWithClaim', () => {
-  const at = (place: (typeof STITCH_PLACES)[number], volts: number) =>
-    compareWithClaim(
-      'accessory',
-      { state: stateAt(place), value: { kind: 'volts', volts }, contact: undefined },
-      place,
-    );
-  // Common practice: an accessory slot shows 0 V key off, about 12 V key on.
-  it('agrees, contradicts or stays silent', () => {
-    expect(at('run', 12.3)).toBe('agrees');
-    expect(at('off', 12.3)).toBe('contradicts');
-    expect(at('off', 0)).toBe('agrees');
-    // Accessories drop or hold while cranking: no evidence against it.
-    expect(at('crank', 10)).toBe('silent');
-    expect(at('run', 5)).toBe('silent');
+  type Place = (typeof STITCH_PLACES)[number];
+  const compare = (of: CircuitFunction, place: Place, volts: number) =>
+    compareWithClaim(of, {
+      state: stateAt(place),
+      value: { kind: 'volts', volts },
+      contact: undefined,
+    });
+  const LIVE = { live: 'agrees', dead: 'contradicts' } as const;
+  const DEAD = { live: 'contradicts', dead: 'agrees' } as const;
+  const EITHER = { live: 'silent', dead: 'silent' } as const;
+  const MOSTLY_DEAD = { live: 'silent', dead: 'agrees' } as const;
+
+  // Common practice, after the terminals of DIN 72552 (15, 15R, 30, 50, 58): where each function is live in every car, in none,
+  // or in some. Accessories drop or hold while cranking; a few ignition feeds are held for minutes.
+  it.each<[CircuitFunction, Partial<Record<Place, object>>]>([
+    ['constant', { off: LIVE, acc: LIVE, run: LIVE, engine: LIVE, crank: LIVE, asleep: LIVE }],
+    ['timedConstant', { off: LIVE, run: LIVE, engine: LIVE, asleep: DEAD, waited: EITHER }],
+    ['accessory', { off: DEAD, acc: LIVE, run: LIVE, asleep: DEAD, justOff: DEAD, crank: EITHER }],
+    [
+      'retainedAccessory',
+      { off: MOSTLY_DEAD, run: LIVE, justOff: LIVE, asleep: DEAD, acc: EITHER },
+    ],
+    ['ignitionRun', { off: DEAD, acc: DEAD, run: LIVE, engine: LIVE, crank: DEAD, asleep: DEAD }],
+    ['ignitionRunCrank', { off: MOSTLY_DEAD, acc: DEAD, run: LIVE, crank: LIVE, asleep: DEAD }],
+    ['lamps', { off: DEAD, run: DEAD, asleep: DEAD }],
+    ['starter', { crank: LIVE, run: DEAD, off: DEAD, acc: DEAD }],
+    ['spare', { off: DEAD, run: DEAD, crank: DEAD, lamps: DEAD }],
+    ['dataBus', { run: EITHER }],
+  ])('%s', (of, places) => {
+    for (const [place, expected] of Object.entries(places) as [Place, object][])
+      expect([place, { live: compare(of, place, 12.3), dead: compare(of, place, 0) }]).toEqual([
+        place,
+        expected,
+      ]);
+  });
+
+  it('expects the lamps’ feed live with the light switch and the key on; without the key in most cars', () => {
+    const lit = (key: 'run' | 'off', volts: number) =>
+      compareWithClaim('lamps', {
+        state: { ...stateAt(key), lamps: true },
+        value: { kind: 'volts', volts },
+        contact: undefined,
+      });
+    expect([lit('run', 12.3), lit('run', 0)]).toEqual(['agrees', 'contradicts']);
+    expect([lit('off', 12.3), lit('off', 0)]).toEqual(['silent', 'silent']);
+  });
+
+  it('hears nothing in half a voltage, nor in a contact of an empty slot', () => {
+    expect(compare('accessory', 'run', 5)).toBe('silent');
+    const reading = { state: stateAt('off'), value: { kind: 'volts', volts: 12 } } as const;
+    expect(compareWithClaim('accessory', { ...reading, contact: 'a' })).toBe('silent');
   });
 });

@@ -1,7 +1,7 @@
 import type { Applicability, CircuitFunction, StitchPlace, VehicleFacts } from '../vehicle';
 import { applies } from '../vehicle';
 import type { LoggedClaim, Reading } from '../identify';
-import { senseOf } from '../identify';
+import { senseOf, sharesOf } from '../identify';
 
 /** How sure an entry is by its source, best first. */
 export const EVIDENCE_GRADES = ['probed', 'probedByOther', 'legend', 'forum', 'asserted'] as const;
@@ -76,55 +76,21 @@ export function loggedClaim(
   return best;
 }
 
-/** Where each function is live for certain; places that differ between cars are left out. */
-const EXPECTED: Partial<Record<CircuitFunction, Partial<Record<StitchPlace, 'live' | 'dead'>>>> = {
-  constant: {
-    off: 'live',
-    acc: 'live',
-    run: 'live',
-    engine: 'live',
-    crank: 'live',
-    asleep: 'live',
-    justOff: 'live',
-  },
-  timedConstant: { off: 'live', run: 'live', engine: 'live', asleep: 'dead' },
-  accessory: {
-    off: 'dead',
-    acc: 'live',
-    run: 'live',
-    engine: 'live',
-    asleep: 'dead',
-    justOff: 'dead',
-  },
-  retainedAccessory: { off: 'dead', run: 'live', engine: 'live', justOff: 'live', asleep: 'dead' },
-  ignitionRun: {
-    off: 'dead',
-    acc: 'dead',
-    run: 'live',
-    engine: 'live',
-    crank: 'dead',
-    asleep: 'dead',
-  },
-  ignitionRunCrank: {
-    off: 'dead',
-    acc: 'dead',
-    run: 'live',
-    engine: 'live',
-    crank: 'live',
-    asleep: 'dead',
-  },
-  lamps: { lamps: 'live', off: 'dead', run: 'dead', asleep: 'dead' },
-  starter: { crank: 'live', run: 'dead', off: 'dead' },
-};
+/** From this share of the ways in which cars build a function on, a reading that fits them speaks for it. */
+const MOST_CARS = 0.9;
 
-/** Whether a reading agrees with a logged function, contradicts it, or says nothing about it. */
+/**
+ * Whether a reading agrees with a logged function, contradicts it, or says nothing about it: it agrees with what nearly all
+ * cars do in that state, and contradicts what all of them do. What some cars do and others don't is no counter-example.
+ */
 export function compareWithClaim(
   of: CircuitFunction,
   reading: Pick<Reading, 'state' | 'value' | 'contact'>,
-  place: StitchPlace,
 ): 'agrees' | 'contradicts' | 'silent' {
-  const expected = EXPECTED[of]?.[place];
   const sense = senseOf(reading);
-  if (reading.contact !== undefined || expected === undefined || sense === 'part') return 'silent';
-  return sense === expected ? 'agrees' : 'contradicts';
+  if (reading.contact !== undefined || sense === 'part') return 'silent';
+  const shares = sharesOf(of, reading.state);
+  const other = sense === 'live' ? 'dead' : 'live';
+  if (shares[sense] >= MOST_CARS) return 'agrees';
+  return shares[sense] === 0 && shares[other] >= MOST_CARS ? 'contradicts' : 'silent';
 }

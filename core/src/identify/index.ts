@@ -26,6 +26,7 @@ export type { Cone, Glow, Reading, ReadingValue, Sense } from './reading';
 export { labelReader, readLabel, readWritten } from './readLabel';
 export type { FunctionPrior, LabelReading, Written } from './readLabel';
 export type { LoggedClaim, Source } from './source';
+export { sharesOf } from './signatures';
 export { sourcePrior } from './sourcePrior';
 export type { Belief } from './sourcePrior';
 export { describeStitch, stitchOf } from './stitch';

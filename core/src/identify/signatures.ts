@@ -213,6 +213,23 @@ const ROWS: ReadonlyMap<Stand | number, PerLevel> = new Map<Stand | number, PerL
   ),
 ]);
 
+/**
+ * In which share of cars a circuit of a function is live in a state, and in which dead, 0 to 1 each; the rest is at other
+ * levels. Nothing is known of what has no hypothesis.
+ */
+export function sharesOf(
+  of: CircuitFunction,
+  state: VehicleState,
+): { readonly live: number; readonly dead: number } {
+  let [live, dead] = [0, 0];
+  for (const hypothesis of HYPOTHESES.filter((one) => one.function === of)) {
+    const stand = hypothesis.stand(state);
+    if (stand === 'battery') live += hypothesis.share;
+    else if (stand === 'dead' || stand === 'chassis') dead += hypothesis.share;
+  }
+  return { live, dead };
+}
+
 /** Whether a hypothesis has the circuit at battery voltage in a state. */
 export function isLive(hypothesis: Hypothesis, state: VehicleState): boolean {
   return hypothesis.stand(state) === 'battery';

@@ -1,5 +1,4 @@
 import { compareWithClaim } from '@lucky-thread/core/evidence';
-import { placeOf } from '@lucky-thread/core/vehicle';
 import { seenOf, toCoreReading } from '@lucky-thread/contract';
 import type { JobView, ReadingRequest, ReadingView } from '@lucky-thread/contract';
 import { slotsOf } from '@lucky-thread/work';
@@ -101,7 +100,7 @@ async function observe(
   const scope = { shopId: actor.shopId, modelId: job.vehicle.modelId, jobId: job.id };
   const taps = await claimsAt(db, scope, [stored.sourceId]);
   const said = taps.flatMap((tap) => {
-    const answer = compareWithClaim(tap.function, toCoreReading(stored), placeOf(stored.state));
+    const answer = compareWithClaim(tap.function, toCoreReading(stored));
     if (answer === 'silent') return [];
     const kind = answer === 'agrees' ? ('confirmed' as const) : ('contradicted' as const);
     return [{ readingId: stored.id, tapPointId: tap.id, kind }];
