@@ -1,8 +1,9 @@
 export { batteryElements, restVoltage } from './car/battery';
 export { UNTOUCHED, benchCar } from './car/benchCar';
 export type { BenchCar } from './car/benchCar';
-export { BENCH_SUPPLIES, isClosed } from './car/circuit';
-export type { BenchBattery, BenchCircuit, BenchSupply, BenchVehicle } from './car/circuit';
+export { BENCH_SUPPLIES, isClosed } from './car/supplies';
+export type { BenchSupply } from './car/supplies';
+export type { BenchBattery, BenchCircuit, BenchVehicle } from './car/circuit';
 export { fuseAfter, tapCurrents } from './car/fuses';
 export type { TapCurrents } from './car/fuses';
 export type { FittedTap, Situation } from './car/situation';

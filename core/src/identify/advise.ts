@@ -1,16 +1,16 @@
 import type { StitchPlace, VehicleState } from '../vehicle';
-import type { Until } from './field';
-import { fieldOf } from './field';
+import type { Until } from './need/field';
+import { fieldOf } from './need/field';
 import type { Means } from './means';
 import { fastMeans } from './means';
-import type { Need } from './needs';
-import type { NextAction } from './nextTest';
-import { nextTest } from './nextTest';
-import type { Reading } from './reading';
-import { assertReadingValue } from './reading';
-import type { Source } from './source';
-import type { Verdict } from './verdict';
-import { judge } from './verdict';
+import type { Need } from './need/needs';
+import type { NextAction } from './plan/nextAction';
+import { nextTest } from './plan/nextAction';
+import type { Reading } from './reading/reading';
+import { assertReadingValue } from './reading/reading';
+import type { Source } from './reading/source';
+import { judge } from './verdict/judge';
+import type { Verdict } from './verdict/verdict';
 
 /** A probing session as plain data. */
 export interface FindSession {

@@ -3,10 +3,10 @@ import { PARKED, stateAt } from '../vehicle';
 import type { StitchPlace } from '../vehicle';
 import { advise } from './advise';
 import type { FindSession } from './advise';
-import { readLabel, readWritten } from './readLabel';
-import type { Reading } from './reading';
-import type { Source } from './source';
-import { judge } from './verdict';
+import { readLabel, readWritten } from './legend/readLabel';
+import type { Reading } from './reading/reading';
+import type { Source } from './reading/source';
+import { judgeSource as judge } from './judgeSource';
 
 const SUPPLY = { id: 'supply', role: 'switched' } as const;
 

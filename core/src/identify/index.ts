@@ -1,18 +1,20 @@
 export { advise, newAdviser } from './advise';
 export type { FindAdvice, FindSession } from './advise';
-export type { Contradiction } from './contradictions';
-export type { Fence } from './fence';
-export { SURE, fills, isCandidate } from './field';
-export type { Until } from './field';
-export { LEXICON } from './lexicon';
-export type { LexiconEntry, SafetyClass } from './lexicon';
-export { LOOK_ALIKES } from './lookAlikes';
-export type { LookAlike } from './lookAlikes';
-export { NEED_ROLES, meetsProbability, requirementsOf } from './needs';
-export type { Need, NeedRole, Requirement } from './needs';
-export type { NextAction, Visit } from './nextTest';
-export { posterior } from './posterior';
-export type { Posterior } from './posterior';
+export type { Contradiction } from './verdict/contradictions';
+export type { Fence } from './verdict/fence';
+export { isCandidate } from './need/field';
+export { fills } from './need/fills';
+export { SURE } from './need/thresholds';
+export type { Until } from './need/field';
+export { LEXICON } from './legend/lexicon';
+export type { LexiconEntry, SafetyClass } from './legend/lexicon';
+export { LOOK_ALIKES } from './circuit/lookAlikes';
+export type { LookAlike } from './circuit/lookAlikes';
+export { NEED_ROLES, meetsProbability, requirementsOf } from './need/needs';
+export type { Need, NeedRole, Requirement } from './need/needs';
+export type { NextAction, Visit } from './plan/nextAction';
+export { posterior } from './belief/posterior';
+export type { Posterior } from './belief/posterior';
 export {
   CONES,
   GLOWS,
@@ -21,16 +23,16 @@ export {
   describeValue,
   isPlain,
   senseOf,
-} from './reading';
-export type { Cone, Glow, Reading, ReadingValue, Sense } from './reading';
-export { labelReader, readLabel, readWritten } from './readLabel';
-export type { FunctionPrior, LabelReading, Written } from './readLabel';
-export type { LoggedClaim, Source } from './source';
-export { sharesOf } from './signatures';
-export { sourcePrior } from './sourcePrior';
-export type { Belief } from './sourcePrior';
-export { describeStitch, stitchOf } from './stitch';
-export type { Stitch, StitchMark } from './stitch';
-export { judge } from './verdict';
-export type { Verdict, VerdictStatus } from './verdict';
-export { WORK_SECONDS, changeSeconds } from './workCosts';
+} from './reading/reading';
+export type { Cone, Glow, Reading, ReadingValue, Sense } from './reading/reading';
+export { labelReader, readLabel, readWritten } from './legend/readLabel';
+export type { FunctionPrior, LabelReading, Written } from './legend/readLabel';
+export type { LoggedClaim, Source } from './reading/source';
+export { sharesOf } from './circuit/hypotheses';
+export { sourcePrior } from './belief/sourcePrior';
+export type { Belief } from './belief/sourcePrior';
+export { describeStitch, stitchOf } from './reading/stitch';
+export type { Stitch, StitchMark } from './reading/stitch';
+export { judgeSource as judge } from './judgeSource';
+export type { Verdict, VerdictStatus } from './verdict/verdict';
+export { WORK_SECONDS, changeSeconds } from './visit/workCosts';

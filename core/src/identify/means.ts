@@ -1,14 +1,14 @@
-import type { VerdictKeeper } from './keptVerdicts';
-import { keptVerdicts } from './keptVerdicts';
-import type { Posterior } from './posterior';
-import { posterior } from './posterior';
-import type { Reading } from './reading';
-import type { LabelReading, Written } from './readLabel';
-import type { Source } from './source';
-import type { Belief } from './sourcePrior';
-import type { OrderOfVisits } from './orderOfVisits';
-import { cheapestOrder } from './orderOfVisits';
-import { newWorkings } from './workings';
+import type { VerdictKeeper } from './verdict/keptVerdicts';
+import { keptVerdicts } from './verdict/keptVerdicts';
+import type { Posterior } from './belief/posterior';
+import { posterior } from './belief/posterior';
+import type { Reading } from './reading/reading';
+import type { LabelReading, Written } from './legend/readLabel';
+import type { Source } from './reading/source';
+import type { Belief } from './belief/sourcePrior';
+import type { OrderOfVisits } from './plan/orderOfVisits';
+import { cheapestOrder } from './plan/orderOfVisits';
+import { newWorkings } from './belief/workings';
 
 /** How the costly questions are answered: quickly, or written down plainly as `plain/` does for checks. */
 export interface Means {

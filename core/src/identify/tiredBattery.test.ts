@@ -1,10 +1,10 @@
 import { PARKED, stateAt } from '../vehicle';
 import type { StitchPlace } from '../vehicle';
 import { advise } from './advise';
-import { fills } from './field';
-import type { ReadingValue } from './reading';
-import type { Source } from './source';
-import { judge } from './verdict';
+import type { ReadingValue } from './reading/reading';
+import type { Source } from './reading/source';
+import { fills } from './need/fills';
+import { judgeSource as judge } from './judgeSource';
 
 const GAUGES: Source = {
   id: 'F1',

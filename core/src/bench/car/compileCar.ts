@@ -4,10 +4,10 @@ import { CHASSIS } from '../network/element';
 import { BATTERY_POST, batteryElements } from './battery';
 import { filamentOhm } from './bulb';
 import type { BenchCircuit, BenchVehicle } from './circuit';
-import { BENCH_SUPPLIES, isClosed } from './circuit';
 import type { FittedTap, Situation, Unsettled } from './situation';
 import { wireElements } from './compileWire';
 import { RELAY_COIL, busNode, ghost, slotNode } from './nodes';
+import { BENCH_SUPPLIES, isClosed } from './supplies';
 
 /** Wire and contacts from the battery to a bus, and from a bus to a slot, Ω. */
 const BUS_OHM = 0.004;

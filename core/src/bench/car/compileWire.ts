@@ -3,11 +3,11 @@ import type { Element } from '../network/element';
 import { CHASSIS } from '../network/element';
 import { BATTERY_POST } from './battery';
 import { filamentOhm } from './bulb';
-import { isClosed } from './circuit';
 import { busNode, ghost } from './nodes';
 import type { Unsettled } from './situation';
 import type { BenchWire } from './wire';
 import { switchClosed } from './wire';
+import { isClosed } from './supplies';
 
 /** Wire from its source to the cut, Ω. */
 const WIRE_OHM = 0.06;

@@ -1,6 +1,6 @@
 import type { Element } from '../network/element';
 import { CHASSIS } from '../network/element';
-import type { BenchSupply } from './circuit';
+import type { BenchSupply } from './supplies';
 
 /** Insulation between an open wire and what couples into it, Ω. */
 const STRAY_OHM = 8e6;

@@ -1,5 +1,5 @@
 import type { VehicleState } from '../../vehicle';
-import type { BenchSupply } from './circuit';
+import type { BenchSupply } from './supplies';
 
 /** What is really behind a wire that was cut or bared. */
 export type BenchWireKind =

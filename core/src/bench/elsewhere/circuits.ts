@@ -1,5 +1,5 @@
-import type { BenchSupply } from '../car/circuit';
 import type { Printed } from './prints';
+import type { BenchSupply } from '../car/supplies';
 
 /** One sort of circuit elsewhere: on what it hangs, how many a panel holds, and what it draws. */
 export interface CircuitElsewhere {

@@ -1,4 +1,4 @@
-import type { BenchSupply } from '../car/circuit';
+import type { BenchSupply } from '../car/supplies';
 
 /** One sort of circuit that panels hold. */
 export interface CircuitKind {

@@ -1,10 +1,11 @@
 import type { FuseFamily } from '../../vehicle';
 import { restVoltage } from '../car/battery';
-import type { BenchCircuit, BenchSupply, BenchVehicle } from '../car/circuit';
+import type { BenchCircuit, BenchVehicle } from '../car/circuit';
 import type { CircuitKind } from './circuitKinds';
 import { CIRCUIT_KINDS } from './circuitKinds';
 import { pick, shuffled, weighted } from './draw';
 import { seededRandom } from './seededRandom';
+import type { BenchSupply } from '../car/supplies';
 
 /** A slot as the generated car shows it. */
 export interface GeneratedSlot {

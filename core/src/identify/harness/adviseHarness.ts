@@ -1,7 +1,7 @@
 import type { VehicleState } from '../../vehicle';
-import { newWorkings } from '../workings';
-import { assertReadingValue } from '../reading';
-import { WORK_SECONDS } from '../workCosts';
+import { newWorkings } from '../belief/workings';
+import { assertReadingValue } from '../reading/reading';
+import { WORK_SECONDS } from '../visit/workCosts';
 import type { Assignment } from './assignments';
 import { bestAssignments } from './assignments';
 import type { WireBelief } from './beliefs';

@@ -1,8 +1,8 @@
-import type { Posterior } from '../posterior';
-import { posterior } from '../posterior';
-import type { Reading } from '../reading';
-import { sourcePrior } from '../sourcePrior';
-import type { Workings } from '../workings';
+import type { Posterior } from '../belief/posterior';
+import { posterior } from '../belief/posterior';
+import type { Reading } from '../reading/reading';
+import { sourcePrior } from '../belief/sourcePrior';
+import type { Workings } from '../belief/workings';
 import type { Between } from './between';
 import { measuredBetween } from './between';
 import { CAPACITY, ROLE_BY_HYPOTHESIS, WIRE_ROLES } from './roles';

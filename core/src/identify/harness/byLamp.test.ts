@@ -1,5 +1,5 @@
 import { stateAt } from '../../vehicle';
-import type { Reading, ReadingValue } from '../reading';
+import type { Reading, ReadingValue } from '../reading/reading';
 import type { HarnessSession, HarnessWire } from './index';
 import { adviseHarness } from './index';
 

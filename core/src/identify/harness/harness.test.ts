@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import solver from 'javascript-lp-solver';
 import { stateAt } from '../../vehicle';
-import type { Reading, ReadingValue } from '../reading';
+import type { Reading, ReadingValue } from '../reading/reading';
 import type { HarnessWire } from './index';
 import { CAPACITY, WIRE_ROLES, adviseHarness, balance, bestAssignments } from './index';
 

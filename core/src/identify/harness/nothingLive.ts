@@ -1,4 +1,4 @@
-import { isPlain, senseOf } from '../reading';
+import { isPlain, senseOf } from '../reading/reading';
 import type { HarnessSession } from './session';
 
 /** Why nothing may be live, cheapest check first. */

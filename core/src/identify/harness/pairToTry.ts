@@ -1,4 +1,4 @@
-import type { Reading } from '../reading';
+import type { Reading } from '../reading/reading';
 import type { WireBelief } from './beliefs';
 import { isBetween, isDisproved } from './between';
 import type { HarnessSession } from './session';

@@ -1,5 +1,5 @@
 import type { CircuitFunction } from '../../vehicle';
-import { FROM_AMPLIFIER, HYPOTHESES } from '../signatures';
+import { FROM_AMPLIFIER, HYPOTHESES } from '../circuit/hypotheses';
 
 /**
  * What a wire of a radio's bunch is told apart as. Inputs that a radio drives, reversing lamps and wires that end

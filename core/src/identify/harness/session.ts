@@ -1,6 +1,6 @@
 import type { VehicleState } from '../../vehicle';
-import type { Reading } from '../reading';
-import { isPlain } from '../reading';
+import type { Reading } from '../reading/reading';
+import { isPlain } from '../reading/reading';
 
 /** Where a bunch's colours come from: a car's own, or the leads of an aftermarket radio. */
 export const HARNESS_FAMILIES = ['factory', 'aftermarket'] as const;

@@ -1,10 +1,10 @@
 import type { VehicleState } from '../../vehicle';
 import { placeOf, stateAt } from '../../vehicle';
-import type { Level } from '../levels';
-import { LEVELS } from '../levels';
-import { isPlain, senseOf } from '../reading';
-import { HYPOTHESES, expectedLevels } from '../signatures';
-import { WORK_SECONDS, changeSeconds } from '../workCosts';
+import type { Level } from '../circuit/levels';
+import { LEVELS } from '../circuit/levels';
+import { isPlain, senseOf } from '../reading/reading';
+import { HYPOTHESES, expectedLevels } from '../circuit/hypotheses';
+import { WORK_SECONDS, changeSeconds } from '../visit/workCosts';
 import type { WireBelief } from './beliefs';
 import type { WireRole } from './roles';
 import { ROLE_BY_HYPOTHESIS, SETTLED, WIRE_ROLES } from './roles';

@@ -1,4 +1,4 @@
-import { readLabel } from '../readLabel';
+import { readLabel } from './readLabel';
 
 /**
  * A list that nothing was tuned on: written down at one go from how legends look, before it was first read. It grades;

@@ -1,5 +1,5 @@
-import { LEXICON } from '../lexicon';
-import type { LexiconEntry } from '../lexicon';
+import { LEXICON } from './lexicon';
+import type { LexiconEntry } from './lexicon';
 import type { PrintedWord } from './channel';
 import { printedWord } from './channel';
 import { printedForms } from './plainLetters';

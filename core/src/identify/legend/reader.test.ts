@@ -1,4 +1,4 @@
-import { readLabel } from '../readLabel';
+import { readLabel } from './readLabel';
 
 /** Legends that were once read as harmless, or not at all: each stands for a way of shortening or a kind of word. */
 const DANGEROUS =

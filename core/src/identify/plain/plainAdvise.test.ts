@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { CIRCUIT_FUNCTIONS, STITCH_PLACES, stateAt } from '../../vehicle';
 import { advise, newAdviser } from '../advise';
 import type { FindSession } from '../advise';
-import type { Need } from '../needs';
+import type { Need } from '../need/needs';
 import { plainAdvise } from './plainAdvise';
 
 const LEGENDS = ['BAT', 'CIG', 'IGN', 'METER', 'ILLUM', 'A/BAG', 'CTRL', 'ACC', undefined];

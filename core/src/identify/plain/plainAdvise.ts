@@ -1,8 +1,8 @@
 import type { FindAdvice, FindSession } from '../advise';
 import { adviseBy } from '../advise';
-import { hiddenCircuits } from '../hiddenCircuits';
-import { readWritten } from '../readLabel';
-import { sourcePrior } from '../sourcePrior';
+import { hiddenCircuits } from '../legend/hiddenCircuits';
+import { readWritten } from '../legend/readLabel';
+import { sourcePrior } from '../belief/sourcePrior';
 import { plainOrder } from './plainOrder';
 import { plainPosterior } from './plainPosterior';
 

@@ -1,8 +1,8 @@
 import type { StitchPlace } from '../../vehicle';
-import { visitState } from '../doubt';
-import type { Candidate, Round } from '../orderOfVisits';
-import { SAME_SECONDS, changeBetween, waste } from '../orderOfVisits';
-import { changeSeconds } from '../workCosts';
+import type { Candidate, Round } from '../plan/orderOfVisits';
+import { SAME_SECONDS, changeBetween, waste } from '../plan/orderOfVisits';
+import { changeSeconds } from '../visit/workCosts';
+import { visitState } from '../visit/visitState';
 
 /** The cheapest order of visits by trying every order there is; what `cheapestOrder` is held against. */
 export function plainOrder(

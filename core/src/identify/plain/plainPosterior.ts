@@ -1,14 +1,20 @@
 import type { CircuitFunction } from '../../vehicle';
 import { CIRCUIT_FUNCTIONS, stateId } from '../../vehicle';
-import type { StateEvidence } from '../evidence';
-import { saysNothingOfLevel } from '../evidence';
-import { LEVELS, likelihoods } from '../levels';
-import type { Posterior } from '../posterior';
-import { NONE_SHARE } from '../posterior';
-import type { Reading } from '../reading';
-import { HYPOTHESES, LEVEL_ROWS, UNKNOWN_LEVELS, expectedLevels, levelRowOf } from '../signatures';
-import type { Hypothesis } from '../signatures';
-import type { Belief } from '../sourcePrior';
+import type { StateEvidence } from '../belief/stateEvidence';
+import { saysNothingOfLevel } from '../belief/stateEvidence';
+import { LEVELS, likelihoods } from '../circuit/levels';
+import type { Posterior } from '../belief/posterior';
+import { NONE_SHARE } from '../belief/posterior';
+import type { Reading } from '../reading/reading';
+import {
+  HYPOTHESES,
+  LEVEL_ROWS,
+  UNKNOWN_LEVELS,
+  expectedLevels,
+  levelRowOf,
+} from '../circuit/hypotheses';
+import type { Hypothesis } from '../circuit/hypotheses';
+import type { Belief } from '../belief/sourcePrior';
 
 /**
  * Bayes' rule written down as it stands in a textbook, every number worked out where it is used. Far slower than

@@ -1,0 +1,136 @@
+import type { CircuitFunction } from '../../vehicle';
+import { CIRCUIT_FUNCTIONS } from '../../vehicle';
+import type { HiddenCircuits } from '../legend/hiddenCircuits';
+import type { FunctionWeights, SafetyClass } from '../legend/lexicon';
+import type { FunctionPrior, LabelReading } from '../legend/readLabel';
+import { believedOf, readWritten } from '../legend/readLabel';
+import type { Source } from '../reading/source';
+
+/** What is believed of a source before its first reading. */
+export interface Belief {
+  /** By function; sums to 1. Both kinds of circuit together. */
+  readonly functions: FunctionPrior;
+  /** Of each function's share, the part that belongs to safety-critical circuits. */
+  readonly critical: FunctionPrior;
+}
+
+/**
+ * Chance that a circuit is safety-critical although its legend does not say so. About a quarter of a panel's circuits
+ * are (common practice: count brakes, engine, restraint, steering, lamps of law on any legend), and few legends are wrong.
+ */
+const CRITICAL_CHANCE: Record<SafetyClass, number> = {
+  free: 0.02,
+  caution: 0.03,
+  unknown: 0.25,
+  block: 1,
+};
+
+/** A handbook names a circuit wrongly so much more rarely than a print. */
+const LOOKED_UP = 0.25;
+
+/** What safety-critical circuits hang on: ignition through cranking, or the battery; never an accessory contact. */
+const CRITICAL_FUNCTIONS: Partial<Record<CircuitFunction, number>> = {
+  ignitionRunCrank: 0.47,
+  constant: 0.36,
+  ignitionRun: 0.1,
+  starter: 0.03,
+  lowBeam: 0.02,
+  stopLamp: 0.02,
+};
+
+/**
+ * What is believed of a source by its legend, or by what its panel must hold besides when that can't be read, and over
+ * both by the model's log.
+ */
+export function sourcePrior(
+  source: Pick<Source, 'legend' | 'handbook' | 'logged' | 'kind'> & {
+    readonly label?: LabelReading;
+  },
+  hidden?: HiddenCircuits,
+): Belief {
+  if (source.kind === 'wire') return { functions: WIRE_PRIOR, critical: NOTHING };
+  const label = source.label ?? readWritten(source);
+  const byPanel = label.safety === 'unknown' && hidden !== undefined && hidden.share > 0;
+  const belief = byPanel ? beliefAmong(hidden, beliefBy(label)) : beliefBy(label);
+  const { logged } = source;
+  if (logged === undefined) return belief;
+  const doubt = 1 - logged.probability;
+  return {
+    functions: mapFunctions(
+      (name) =>
+        doubt * belief.functions[name] + (name === logged.function ? logged.probability : 0),
+    ),
+    critical: mapFunctions((name) => doubt * belief.critical[name]),
+  };
+}
+
+function beliefBy(label: LabelReading): Belief {
+  // Blocked legends are never offered: their own prior stands, all of it critical.
+  if (label.safety === 'block') return { functions: label.prior, critical: label.prior };
+  const chance = CRITICAL_CHANCE[label.safety] * (label.lookedUp ? LOOKED_UP : 1);
+  const critical = mapFunctions((name) => chance * (CRITICAL_FUNCTIONS[name] ?? 0));
+  return {
+    functions: mapFunctions((name) => (1 - chance) * label.prior[name] + critical[name]),
+    critical,
+  };
+}
+
+/** A source without a readable legend: one of the circuits that no legend names, or anything. */
+function beliefAmong(hidden: HiddenCircuits, anything: Belief): Belief {
+  const among = (of: (weights: FunctionWeights | undefined) => FunctionPrior | undefined) =>
+    mapFunctions((name) =>
+      hidden.circuits.reduce(
+        (sum, { share, weights }) => sum + share * (of(weights)?.[name] ?? 0),
+        0,
+      ),
+    );
+  const functions = among((weights) => (weights ? believedOf(weights) : CRITICAL_PRIOR));
+  const critical = among((weights) => (weights ? undefined : CRITICAL_PRIOR));
+  const blend = (part: FunctionPrior, rest: FunctionPrior): FunctionPrior =>
+    mapFunctions((name) => hidden.share * part[name] + (1 - hidden.share) * rest[name]);
+  return {
+    functions: blend(functions, anything.functions),
+    critical: blend(critical, anything.critical),
+  };
+}
+
+/** Wires of an unknown bunch: anything, speakers more than most; door switches end in the body. Common practice. */
+const WIRE_WEIGHTS: Partial<Record<CircuitFunction, number>> = {
+  constant: 1,
+  timedConstant: 0.1,
+  accessory: 1,
+  retainedAccessory: 0.2,
+  ignitionRun: 0.4,
+  ignitionRunCrank: 0.3,
+  starter: 0.05,
+  ground: 1.3,
+  lamps: 0.6,
+  dimmedIllumination: 0.4,
+  lowBeam: 0.05,
+  stopLamp: 0.15,
+  reverse: 0.3,
+  turnHazard: 0.2,
+  doorSwitch: 0.03,
+  parkingBrakeSwitch: 0.3,
+  lockNegative: 0.1,
+  lockPositive: 0.1,
+  lockReversing: 0.1,
+  lockMultiplex: 0.05,
+  speaker: 6,
+  amplifierTurnOn: 0.4,
+  antennaTurnOn: 0.6,
+  dataBus: 0.9,
+  sensor: 0.4,
+  spare: 1,
+  none: 0.3,
+};
+const WIRE_TOTAL = Object.values(WIRE_WEIGHTS).reduce((sum, weight) => sum + weight, 0);
+const WIRE_PRIOR = mapFunctions((name) => (WIRE_WEIGHTS[name] ?? 0) / WIRE_TOTAL);
+const NOTHING = mapFunctions(() => 0);
+const CRITICAL_PRIOR = mapFunctions((name) => CRITICAL_FUNCTIONS[name] ?? 0);
+
+function mapFunctions(of: (name: CircuitFunction) => number): FunctionPrior {
+  const made: Partial<Record<CircuitFunction, number>> = {};
+  for (const name of CIRCUIT_FUNCTIONS) made[name] = of(name);
+  return made as FunctionPrior;
+}

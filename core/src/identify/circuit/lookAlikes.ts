@@ -1,0 +1,101 @@
+import type { CircuitFunction, StitchPlace } from '../../vehicle';
+
+/** A place that must be seen before a function may be named, and the functions it would rule out. */
+export interface LookAlike {
+  readonly place: StitchPlace;
+  readonly separates: readonly CircuitFunction[];
+}
+
+/**
+ * What must have been seen before each function is named. Common practice gets accessory against ignition wrong by
+ * never cranking, constant against timed constant by never waiting, and accessory against retained by probing with
+ * the door open.
+ */
+export const LOOK_ALIKES: Record<CircuitFunction, readonly LookAlike[]> = {
+  ground: [],
+  dimmedIllumination: [
+    { place: 'lamps', separates: ['spare'] },
+    { place: 'dimmed', separates: ['lamps'] },
+  ],
+  lowBeam: [
+    { place: 'lamps', separates: ['spare'] },
+    { place: 'run', separates: ['ignitionRun'] },
+    { place: 'off', separates: ['constant'] },
+  ],
+  stopLamp: [
+    { place: 'brake', separates: ['spare'] },
+    { place: 'off', separates: ['constant'] },
+  ],
+  reverse: [
+    { place: 'reverse', separates: ['spare'] },
+    { place: 'run', separates: ['ignitionRun'] },
+  ],
+  turnHazard: [
+    { place: 'hazard', separates: ['spare'] },
+    { place: 'off', separates: ['constant'] },
+  ],
+  doorSwitch: [{ place: 'justOff', separates: ['ground'] }],
+  parkingBrakeSwitch: [{ place: 'parkingBrake', separates: ['speaker', 'spare'] }],
+  lockNegative: [{ place: 'lock', separates: ['spare'] }],
+  lockPositive: [{ place: 'lock', separates: ['spare'] }],
+  lockReversing: [{ place: 'lock', separates: ['ground'] }],
+  lockMultiplex: [{ place: 'lock', separates: ['sensor'] }],
+  speaker: [{ place: 'run', separates: ['dataBus', 'sensor'] }],
+  amplifierTurnOn: [],
+  antennaTurnOn: [],
+  dataBus: [{ place: 'asleep', separates: ['sensor'] }],
+  sensor: [{ place: 'off', separates: ['dataBus'] }],
+  constant: [
+    { place: 'off', separates: ['accessory', 'ignitionRun'] },
+    { place: 'run', separates: ['none'] },
+    { place: 'asleep', separates: ['timedConstant'] },
+  ],
+  timedConstant: [
+    { place: 'off', separates: ['retainedAccessory'] },
+    { place: 'run', separates: ['none'] },
+    { place: 'asleep', separates: ['constant'] },
+  ],
+  accessory: [
+    { place: 'off', separates: ['constant', 'timedConstant'] },
+    { place: 'acc', separates: ['ignitionRun', 'ignitionRunCrank'] },
+    { place: 'run', separates: ['spare'] },
+    { place: 'crank', separates: ['ignitionRunCrank'] },
+    { place: 'justOff', separates: ['retainedAccessory'] },
+  ],
+  retainedAccessory: [
+    { place: 'justOff', separates: ['accessory', 'ignitionRun'] },
+    { place: 'off', separates: ['constant', 'timedConstant'] },
+    { place: 'run', separates: ['timedConstant'] },
+    { place: 'crank', separates: ['ignitionRunCrank'] },
+  ],
+  ignitionRun: [
+    { place: 'off', separates: ['constant', 'timedConstant'] },
+    { place: 'acc', separates: ['accessory'] },
+    { place: 'run', separates: ['starter'] },
+    { place: 'crank', separates: ['ignitionRunCrank'] },
+    { place: 'justOff', separates: ['retainedAccessory'] },
+  ],
+  ignitionRunCrank: [
+    { place: 'off', separates: ['constant', 'timedConstant'] },
+    { place: 'acc', separates: ['accessory'] },
+    { place: 'run', separates: ['starter'] },
+    { place: 'crank', separates: ['ignitionRun'] },
+  ],
+  starter: [
+    { place: 'run', separates: ['ignitionRunCrank'] },
+    { place: 'crank', separates: ['spare'] },
+  ],
+  lamps: [
+    { place: 'lamps', separates: ['spare'] },
+    { place: 'run', separates: ['ignitionRun', 'accessory'] },
+    { place: 'off', separates: ['constant'] },
+  ],
+  spare: [
+    { place: 'off', separates: ['constant'] },
+    { place: 'acc', separates: ['accessory'] },
+    { place: 'run', separates: ['ignitionRun'] },
+    { place: 'crank', separates: ['starter'] },
+    { place: 'lamps', separates: ['lamps'] },
+  ],
+  none: [],
+};

@@ -1,0 +1,70 @@
+import { advise } from '../advise';
+import { hiddenCircuits } from './hiddenCircuits';
+import { readWritten } from './readLabel';
+import type { Source } from '../reading/source';
+import { sourcePrior } from '../belief/sourcePrior';
+import { PARKED } from '../../vehicle';
+
+/** A panel whose legends name one of everything that interior panels nearly always have (common practice). */
+const COMPLETE =
+  'METER IGN RADIO CIG DOME BAT TAIL RR_DEF A/BAG ABS STOP WIPER ACC P/WDW SUNROOF HORN'.split(' ');
+
+function panel(legends: readonly (string | undefined)[]): Source[] {
+  return legends.map((legend, index) => ({
+    id: `F${index + 1}`,
+    name: `F${index + 1}`,
+    legend: legend?.replaceAll('_', ' '),
+    fitted: true,
+    tappable: true,
+    logged: undefined,
+  }));
+}
+
+const without = (...gone: readonly string[]): (string | undefined)[] =>
+  COMPLETE.map((legend) => (gone.includes(legend) ? undefined : legend));
+
+describe('circuits that no legend names', () => {
+  it('are none on a panel that names everything', () => {
+    expect(hiddenCircuits(panel([...COMPLETE, undefined]), readWritten).share).toBe(0);
+  });
+
+  it('hide on the slots whose legends are gone: missing instruments make ignition likelier there', () => {
+    const sources = panel(without('METER'));
+    const hidden = hiddenCircuits(sources, readWritten);
+    const unread = { legend: undefined, logged: undefined };
+    const plain = sourcePrior(unread);
+    const among = sourcePrior(unread, hidden);
+    expect(hidden.share).toBeGreaterThan(0.5);
+    expect(among.functions.ignitionRunCrank).toBeGreaterThan(plain.functions.ignitionRunCrank);
+    expect(critical(among)).toBeLessThan(critical(plain));
+  });
+
+  it('make a slot without a legend more dangerous where no legend names the airbag', () => {
+    const hidden = hiddenCircuits(panel(without('A/BAG')), readWritten);
+    expect(critical(sourcePrior({ legend: undefined, logged: undefined }, hidden))).toBeGreaterThan(
+      0.6,
+    );
+  });
+
+  it('are not counted on a list too short to be a panel', () => {
+    expect(hiddenCircuits(panel(['BAT', undefined, 'CIG']), readWritten).share).toBe(0);
+  });
+
+  it('leave what a readable legend says alone', () => {
+    const verdict = (legends: readonly (string | undefined)[]) =>
+      advise({ sources: panel(legends), readings: [], state: PARKED, needs: [] }).verdicts.find(
+        ({ sourceId }) => sourceId === 'F4',
+      );
+    expect(verdict(without('METER', 'A/BAG'))?.posterior).toEqual(verdict(COMPLETE)?.posterior);
+  });
+
+  it('share out their chances completely', () => {
+    const hidden = hiddenCircuits(panel(without('METER', 'STOP', 'RADIO')), readWritten);
+    const { functions } = sourcePrior({ legend: undefined, logged: undefined }, hidden);
+    expect(Object.values(functions).reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 9);
+  });
+});
+
+function critical(belief: ReturnType<typeof sourcePrior>): number {
+  return Object.values(belief.critical).reduce((sum, one) => sum + one, 0);
+}

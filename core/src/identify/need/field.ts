@@ -1,0 +1,59 @@
+import type { SafetyClass } from '../legend/lexicon';
+import type { Meeting, Need } from './needs';
+import { meetingOf } from './needs';
+import type { LabelReading, Written } from '../legend/readLabel';
+import { readWritten } from '../legend/readLabel';
+import type { Source } from '../reading/source';
+import type { Verdict } from '../verdict/verdict';
+
+/** How far testing goes: until the feeds are served, or until each of their functions can be named for the log. */
+export type Until = 'role' | 'function';
+
+/** The sources and verdicts that needs are filled from. */
+export interface Field {
+  readonly sources: ReadonlyMap<string, Source>;
+  readonly verdicts: ReadonlyMap<string, Verdict>;
+  readonly needs: readonly Meeting[];
+  /** Verdicts of the sources that may serve at all, see `isCandidate`. */
+  readonly candidates: readonly Verdict[];
+  /** Safety class of each source's legend, by source id. */
+  readonly classes: ReadonlyMap<string, SafetyClass>;
+  readonly until: Until;
+  /** The handbook can be asked. */
+  readonly handbook: boolean;
+}
+
+/** Prepares a field: which sources may serve is settled once. */
+export function fieldOf(
+  sources: readonly Source[],
+  verdicts: readonly Verdict[],
+  asked: {
+    readonly needs: readonly Need[];
+    readonly until: Until;
+    /** Reads what is written; `readWritten` by default. */
+    readonly read?: (written: Written) => LabelReading;
+    /** The vehicle's handbook or fuse table is at hand; by default it is not. */
+    readonly handbook?: boolean;
+  },
+): Field {
+  const byId = new Map(verdicts.map((verdict) => [verdict.sourceId, verdict]));
+  const read = asked.read ?? readWritten;
+  const classes = new Map(sources.map((source) => [source.id, read(source).safety]));
+  const candidates = sources
+    .filter((source) => source.fitted && source.tappable && classes.get(source.id) !== 'block')
+    .flatMap((source) => byId.get(source.id) ?? []);
+  return {
+    sources: new Map(sources.map((source) => [source.id, source])),
+    verdicts: byId,
+    needs: asked.needs.map(meetingOf),
+    candidates,
+    classes,
+    until: asked.until,
+    handbook: asked.handbook ?? false,
+  };
+}
+
+/** Blocked legends are never probed; positions without a fuse or without a fitting tap aren't worth it. */
+export function isCandidate(source: Source): boolean {
+  return source.fitted && source.tappable && readWritten(source).safety !== 'block';
+}

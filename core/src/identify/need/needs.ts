@@ -1,0 +1,196 @@
+import type { StitchPlace, VehicleState } from '../../vehicle';
+import { nextState, placeOf, stateAt } from '../../vehicle';
+import type { StateEvidence } from '../belief/stateEvidence';
+import type { PerLevel } from '../circuit/levels';
+import { LEVELS } from '../circuit/levels';
+import type { Posterior } from '../belief/posterior';
+import { HYPOTHESES, LEVEL_ROWS, UNKNOWN_LEVELS, isLive } from '../circuit/hypotheses';
+
+/** Roles of a supply that a fuse slot can fill. */
+export const NEED_ROLES = ['constant', 'switched', 'illumination'] as const;
+/** One role. */
+export type NeedRole = (typeof NEED_ROLES)[number];
+
+/** What a device's feed asks of its source. Options left out ask nothing. */
+export interface Need {
+  readonly id: string;
+  readonly role: NeedRole;
+  /** Must stay live while cranking. */
+  readonly holdsCranking?: boolean;
+  /** Must be live with the key at accessory. */
+  readonly liveInAcc?: boolean;
+  /** Must drop within seconds of key-off although no door opens. */
+  readonly dropsWithoutDoor?: boolean;
+  /** A switched feed that may stay live while the car is awake, as long as it drops before sleep. */
+  readonly mayStayLiveAwake?: boolean;
+  /** Sources that can't serve it whatever their function, such as a slot too small for the load. */
+  readonly excluded?: readonly string[];
+}
+
+/** What a need asks of one state. */
+export interface Requirement {
+  readonly place: StitchPlace;
+  readonly state: VehicleState;
+  readonly want: 'live' | 'dead';
+}
+
+const RUN_WITH_LAMPS = nextState(stateAt('run'), { kind: 'lamps', to: true });
+
+/** What a need asks, state by state. */
+export function requirementsOf(need: Need): readonly Requirement[] {
+  const requirements = roleRequirements(need);
+  if (need.holdsCranking === true && need.role === 'switched') requirements.push(live('crank'));
+  if (need.liveInAcc === true) requirements.push(live('acc'));
+  if (need.dropsWithoutDoor === true) requirements.push(dead('justOff'));
+  return requirements;
+}
+
+function roleRequirements(need: Need): Requirement[] {
+  switch (need.role) {
+    case 'constant':
+      return [
+        live('off'),
+        live('asleep'),
+        live('acc'),
+        live('run'),
+        live('crank'),
+        live('engine'),
+        live('waited'),
+      ];
+    case 'switched':
+      return need.mayStayLiveAwake === true
+        ? [live('run'), live('engine'), dead('asleep')]
+        : [live('run'), live('engine'), dead('off'), dead('asleep')];
+    case 'illumination':
+      return [{ place: 'lamps', state: RUN_WITH_LAMPS, want: 'live' }, dead('run'), dead('off')];
+  }
+}
+
+/**
+ * Places where a source must have been read before it serves a need, whatever its other readings make likely: the
+ * ones in which people take a look-alike for it. A constant that is live asleep needs no look at key off.
+ */
+export function mustSeeOf(need: Need): readonly StitchPlace[] {
+  const places: StitchPlace[] = [MUST_SEE[need.role]];
+  if (need.role === 'switched' && need.mayStayLiveAwake === true) places[0] = 'asleep';
+  if (need.role === 'switched' && need.holdsCranking === true) places.push('crank');
+  if (need.liveInAcc === true) places.push('acc');
+  if (need.dropsWithoutDoor === true) places.push('justOff');
+  return places;
+}
+
+const MUST_SEE: Record<NeedRole, StitchPlace> = {
+  constant: 'asleep',
+  switched: 'off',
+  illumination: 'lamps',
+};
+
+/** A need with what is worked out of it once. */
+export interface Meeting {
+  readonly need: Need;
+  readonly requirements: readonly Requirement[];
+  /** See `mustSeeOf`. */
+  readonly mustSee: readonly StitchPlace[];
+  /**
+   * Chance that a circuit meets the need, by entry of `HYPOTHESES` and "none of these" last. Where a source was read,
+   * what was seen counts: a seat heater that stays live while cranking holds through cranking, whatever it is called.
+   */
+  readonly serving: (given: Posterior) => Float64Array;
+}
+
+/** Prepares a need. */
+export function meetingOf(need: Need): Meeting {
+  const requirements = requirementsOf(need);
+  const byDesign = requirements.map(({ state, want }) =>
+    HYPOTHESES.map((hypothesis) => isLive(hypothesis, state) === (want === 'live')),
+  );
+  const known = new WeakMap<Posterior, Float64Array>();
+  return {
+    need,
+    requirements,
+    mustSee: mustSeeOf(need),
+    serving: (given) => {
+      const serving = known.get(given) ?? servingOf(requirements, byDesign, given);
+      known.set(given, serving);
+      return serving;
+    },
+  };
+}
+
+function servingOf(
+  requirements: readonly Requirement[],
+  byDesign: readonly (readonly boolean[])[],
+  given: Posterior,
+): Float64Array {
+  const serving = new Float64Array(NONE + 1).fill(1);
+  requirements.forEach(({ place, want }, at) => {
+    const seen = given.evidence.find((one) => placeOf(one.state) === place);
+    if (seen === undefined)
+      byDesign[at]?.forEach((meets, index) => {
+        if (!meets) serving[index] = 0;
+      });
+    else asSeen(serving, seen, want);
+    serving[NONE] =
+      (serving[NONE] ?? 0) * shareAsWanted(UNKNOWN_LEVELS, seen?.levels ?? UNREAD, want);
+  });
+  return serving;
+}
+
+/** Weighs the hypotheses by the chance that their circuit is as wanted where it was read. */
+function asSeen(serving: Float64Array, seen: StateEvidence, want: Requirement['want']): void {
+  const atBattery = seen.levels[BATTERY] ?? 0;
+  for (let index = 0; index < NONE; index += 1) {
+    const row = seen.rowOf[index] ?? 0;
+    const live = ((LIVE_IN_ROW[row] ?? 0) * atBattery) / (seen.agreements[row] ?? 1);
+    serving[index] = (serving[index] ?? 0) * (want === 'live' ? live : 1 - live);
+  }
+}
+
+/** Chance of battery voltage in each entry of `LEVEL_ROWS`. */
+const LIVE_IN_ROW = LEVEL_ROWS.map((row) => row[LEVELS.indexOf('battery')] ?? 0);
+
+/** Chance that a circuit of these expected levels is live, or is not, after what was read. */
+export function shareAsWanted(
+  expected: PerLevel,
+  seen: PerLevel,
+  want: Requirement['want'],
+): number {
+  let live = 0;
+  let whole = 0;
+  for (let level = 0; level < LEVELS.length; level += 1) {
+    const weight = (expected[level] ?? 0) * (seen[level] ?? 1);
+    whole += weight;
+    if (level === BATTERY) live = weight;
+  }
+  return (want === 'live' ? live : whole - live) / whole;
+}
+
+const NONE = HYPOTHESES.length;
+const BATTERY = LEVELS.indexOf('battery');
+const UNREAD: PerLevel = LEVELS.map(() => 1);
+
+/** How probable it is that a source meets a need, by everything known. */
+export function meetsProbability(need: Need | Meeting, given: Posterior): number {
+  const meeting = 'serving' in need ? need : meetingOf(need);
+  return weighed(meeting.serving(given), given.hypotheses, given.functions.none);
+}
+
+/** The same from the readings alone, whatever is printed: a label is never a finding. */
+export function meetsByReadings(meeting: Meeting, given: Posterior): number {
+  return weighed(meeting.serving(given), given.byReadings, given.byReadings[NONE] ?? 0);
+}
+
+function weighed(serving: Float64Array, weights: readonly number[], none: number): number {
+  let sum = none * (serving[NONE] ?? 0);
+  for (let index = 0; index < NONE; index += 1)
+    sum += (weights[index] ?? 0) * (serving[index] ?? 0);
+  return sum;
+}
+
+function live(place: StitchPlace): Requirement {
+  return { place, state: stateAt(place), want: 'live' };
+}
+
+function dead(place: StitchPlace): Requirement {
+  return { place, state: stateAt(place), want: 'dead' };
+}

@@ -1,0 +1,53 @@
+import type { SafetyClass } from '../legend/lexicon';
+import { WORK_SECONDS } from '../visit/workCosts';
+import type { Field } from './field';
+import { LOOK_UP_FROM, TOO_RISKY, TOO_RISKY_TO_ASK } from './thresholds';
+
+/**
+ * What taking a source costs by its legend, in seconds of work that one would rather do: a cautious one wants a reason
+ * and a careful look, and one whose legend can't be read wants the handbook. Chosen on generated cars; halving or
+ * doubling them moves the outcome by little.
+ */
+const LEGEND_SECONDS: Record<SafetyClass, number> = {
+  free: 0,
+  caution: 25,
+  unknown: 80,
+  block: Infinity,
+};
+/** What a safety-critical circuit taken by mistake is worth in seconds of work. */
+const DANGER_SECONDS = 500;
+/** Share of a source's price that is left after a look into the handbook: it does not list everything. */
+const LEFT_AFTER_LOOK_UP = 0.15;
+
+/**
+ * What taking a source costs besides the work of settling it, s: by its legend, and by its danger, 0 to 1; where the
+ * handbook is to be asked first, that work and what it leaves.
+ */
+export function priceOf(sourceId: string, danger: number, field: Field): number {
+  const price = LEGEND_SECONDS[field.classes.get(sourceId) ?? 'unknown'] + DANGER_SECONDS * danger;
+  return wantsLookUp(sourceId, danger, field)
+    ? WORK_SECONDS.lookUp + LEFT_AFTER_LOOK_UP * price
+    : price;
+}
+
+/**
+ * Whether the handbook must be asked before a source is taken: its legend can't be read, or it may well be
+ * safety-critical for all that is known.
+ */
+export function wantsLookUp(sourceId: string, danger: number, field: Field): boolean {
+  return (
+    canLookUp(sourceId, field) &&
+    (field.classes.get(sourceId) === 'unknown' || danger > LOOK_UP_FROM)
+  );
+}
+
+/** The handbook is at hand and was not asked about a source yet. */
+function canLookUp(sourceId: string, field: Field): boolean {
+  const source = field.sources.get(sourceId);
+  return field.handbook && source?.handbook === undefined && source?.kind !== 'wire';
+}
+
+/** Whether a source is too likely to be safety-critical; what the handbook may still clear is not. */
+export function isTooRisky(sourceId: string, danger: number, field: Field): boolean {
+  return danger > (canLookUp(sourceId, field) ? TOO_RISKY_TO_ASK : TOO_RISKY);
+}

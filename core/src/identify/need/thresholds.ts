@@ -1,0 +1,12 @@
+/** From here up a source counts as meeting a need. */
+export const SURE = 0.97;
+/** And from here up by its readings alone: no legend makes up for a state that nobody has seen. */
+export const SURE_BY_READINGS = 0.86;
+/** A source this likely to be safety-critical never serves: rather no source than an even bet. */
+export const TOO_RISKY = 0.45;
+/** And this likely, not even the handbook is asked about it. */
+export const TOO_RISKY_TO_ASK = 0.8;
+/** From this chance of danger on the handbook is asked, if it is at hand. */
+export const LOOK_UP_FROM = 0.04;
+/** Below this a source isn't worth planning for. */
+export const HOPELESS = 0.02;

@@ -1,0 +1,282 @@
+import type { StitchPlace, VehicleState } from '../../vehicle';
+import { placeOf } from '../../vehicle';
+import { doubtOf, doubtTaken, expectation, isOpen, remove } from '../need/doubt';
+import type { Doubt } from '../need/doubt';
+import type { Field } from '../need/field';
+import type { Meeting } from '../need/needs';
+import { meetsProbability } from '../need/needs';
+import { willDoubt } from '../belief/missedTouch';
+import { isSettled } from '../verdict/settled';
+import { TRUSTED_CLAIM } from '../reading/source';
+import { VISIT_ORDER, WORK_SECONDS, changeSeconds } from '../visit/workCosts';
+import { isLiveAtVisit, visitState } from '../visit/visitState';
+import { HOPELESS } from '../need/thresholds';
+import { fills, isRead, isSeen, maySupply } from '../need/fills';
+import { isTooRisky, priceOf, wantsLookUp } from '../need/price';
+import type { Verdict } from '../verdict/verdict';
+
+/** One place where a source is still to be read for a need. */
+export interface Check {
+  readonly place: StitchPlace;
+  /** Share of the doubt that the expected reading takes away, 0 to 1. */
+  readonly gain: number;
+  /** The outcome that speaks for the source; left out where none does in particular. */
+  readonly expectLive?: boolean;
+}
+
+/** A source followed up for a need: what is left to read, and what that costs. */
+export interface Pursuit {
+  readonly meeting: Meeting;
+  readonly verdict: Verdict;
+  /** Chance that it serves. */
+  readonly chance: number;
+  /** What taking it costs besides the work, s: by its legend and by its danger. */
+  readonly price: number;
+  readonly checks: readonly Check[];
+  /** Expected seconds until it is settled, given up at the first reading that speaks against it. */
+  readonly seconds: number;
+  /** Chance that it is safety-critical even if every check comes out as hoped. */
+  readonly danger: number;
+  /** The handbook is to be asked before it is taken. */
+  readonly lookUp: boolean;
+}
+
+/** What the plan has to go by besides the readings. */
+export interface Circumstances {
+  readonly state: VehicleState;
+  /** Places the installer can't or won't bring the car to now. */
+  readonly cannot: readonly StitchPlace[];
+  /** A filament lamp is at hand beside the meter. */
+  readonly lamp: boolean;
+}
+
+/** So many sources per need are worked out, the most promising first. */
+const LONG_LIST = 10;
+/** Waiting for sleep or a shed load is no work, and one wait serves every source, s. */
+const WAIT_SECONDS = 8;
+/** Gain of a look-alike that must be seen although little doubt is left. */
+const NAMING_GAIN = 0.05;
+
+/**
+ * The sources worth following up for a need, best first. The order is Weitzman's for boxes that are opened one after
+ * the other until one will do (Econometrica 47, 1979): by what one would give for another box instead, which is the
+ * work of settling this one over its chance, plus its price.
+ */
+export function pursuitsFor(meeting: Meeting, field: Field, at: Circumstances): Pursuit[] {
+  const hopeful = field.candidates
+    .filter(({ sourceId }) => maySupply(meeting, sourceId))
+    .map((verdict) => ({ verdict, chance: meetsProbability(meeting, verdict.posterior) }))
+    .filter(({ chance }) => chance >= HOPELESS)
+    .map(({ verdict, chance }) => ({
+      verdict,
+      chance,
+      rough: ROUGH_SECONDS / chance + priceOf(verdict.sourceId, 0, field),
+    }))
+    .sort((left, right) => left.rough - right.rough);
+  const pursuits: Pursuit[] = [];
+  for (const { verdict, chance } of hopeful) {
+    const found = checksFor(meeting, verdict, { ...at, until: field.until });
+    const nothingLeft = found.checks.length === 0;
+    const danger = nothingLeft ? verdict.posterior.critical : found.danger;
+    const lookUp = wantsLookUp(verdict.sourceId, danger, field);
+    // With nothing left to read, only what the handbook alone keeps from serving is followed.
+    const isDone = nothingLeft && !(lookUp && fills(meeting, verdict, field.until));
+    if (isDone || isTooRisky(verdict.sourceId, found.danger, field)) continue;
+    const price = priceOf(verdict.sourceId, found.danger, field);
+    pursuits.push({ meeting, verdict, chance, price, lookUp, ...found });
+    if (pursuits.length === LONG_LIST) break;
+  }
+  return pursuits.sort((left, right) => reservation(left) - reservation(right));
+}
+
+/** About what settling a source takes, s: enough to say which are worked out first. */
+const ROUGH_SECONDS = 20;
+
+/** Seconds that would have to be saved elsewhere to leave a source alone. */
+function reservation({ seconds, chance, price }: Pursuit): number {
+  return seconds / chance + price;
+}
+
+/**
+ * The places still to be read until a source is settled for a need, in the order in which they take most doubt away
+ * per second, and the expected seconds of that.
+ */
+function checksFor(
+  meeting: Meeting,
+  verdict: Verdict,
+  given: Circumstances & { readonly until: Field['until'] },
+): Pick<Pursuit, 'checks' | 'seconds' | 'danger'> {
+  const confirming = confirmationOf(meeting, verdict, given.state);
+  if (confirming !== undefined) return confirming;
+  const left = new Set(VISIT_ORDER.filter((place) => !isSettled(place, verdict, given.lamp)));
+  const { steps, settles } = settlingChecks(meeting, verdict, { left, state: given.state });
+  // While a place that would settle it is set aside, what it would make needless is worth a look.
+  const waits = steps.some(({ place }) => given.cannot.includes(place));
+  const chosen = settles ? (waits ? [...steps] : withoutNeedless(meeting, verdict, steps)) : [];
+  for (const { place } of settles && given.until === 'function' ? verdict.missing : [])
+    if (left.has(place) && !chosen.some((one) => one.place === place))
+      chosen.push({ place, gain: NAMING_GAIN, expectLive: true });
+  for (const { place } of verdict.contradictions)
+    if (left.has(place)) chosen.push({ place, gain: 1, expectLive: true });
+  const danger = dangerAfter(meeting, verdict, chosen);
+  const seconds = expectedSeconds(meeting, verdict, { chosen, state: given.state });
+  return { checks: chosen, danger, seconds: Math.max(1, seconds) };
+}
+
+/** Chance that a source is safety-critical although it serves and every check came out as hoped. */
+function dangerAfter(meeting: Meeting, verdict: Verdict, steps: readonly Step[]): number {
+  const doubt = doubtOf(meeting, verdict);
+  for (const { place, expectLive } of steps) remove(doubt, place, expectLive);
+  const chances = meeting.serving(verdict.posterior);
+  let critical = 0;
+  let serving = 0;
+  verdict.posterior.hypotheses.forEach((weight, index) => {
+    const part = chances[index] ?? 0;
+    if (part === 0 || isRuledOut(index, steps)) return;
+    critical += part * (doubt.critical[index] ?? 0);
+    serving += part * weight;
+  });
+  return serving > 0 ? critical / serving : 0;
+}
+
+function isRuledOut(index: number, steps: readonly Step[]): boolean {
+  return steps.some(({ place, expectLive }) => isLiveAtVisit(index, place) !== expectLive);
+}
+
+/** A check with the outcome that speaks for the source. */
+type Step = Required<Check>;
+
+/**
+ * Checks until no doubt is left, each the one that takes most away per second. A source that no check can settle any
+ * more, because what matters has spoken against it, is not followed.
+ */
+function settlingChecks(
+  meeting: Meeting,
+  verdict: Verdict,
+  from: { readonly left: ReadonlySet<StitchPlace>; readonly state: VehicleState },
+): { readonly steps: Step[]; readonly settles: boolean } {
+  const doubt = doubtOf(meeting, verdict);
+  const left = new Set(from.left);
+  const steps: Step[] = [];
+  const unseen = new Set(meeting.mustSee.filter((place) => !isSeen(place, meeting, verdict)));
+  let { state } = from;
+  while (isOpen(doubt) || unseen.size > 0) {
+    const places = isOpen(doubt) ? left : unseen;
+    const best = bestCheck(meeting, { verdict, doubt, places, state });
+    if (best === undefined) break;
+    unseen.delete(best.place);
+    steps.push(best);
+    left.delete(best.place);
+    state = visitState(best.place, state);
+    remove(doubt, best.place, best.expectLive);
+  }
+  return { steps, settles: !isOpen(doubt) && unseen.size === 0 };
+}
+
+/** Leaves out the checks that later ones make needless; the last ones, cranking and sleep, often settle most. */
+function withoutNeedless(meeting: Meeting, verdict: Verdict, steps: readonly Step[]): Step[] {
+  let kept = [...steps];
+  for (const step of [...steps].reverse()) {
+    if (meeting.mustSee.includes(step.place)) continue;
+    const without = kept.filter((one) => one !== step);
+    const doubt = doubtOf(meeting, verdict);
+    for (const one of without) remove(doubt, one.place, one.expectLive);
+    if (!isOpen(doubt)) kept = without;
+  }
+  return kept;
+}
+
+/** Expected attended seconds of checks in their order, given up at the first that comes out otherwise. */
+function expectedSeconds(
+  meeting: Meeting,
+  verdict: Verdict,
+  plan: { readonly chosen: readonly Step[]; readonly state: VehicleState },
+): number {
+  const doubt = doubtOf(meeting, verdict);
+  let { state } = plan;
+  let passing = 1;
+  let seconds = 0;
+  for (const { place, expectLive } of plan.chosen) {
+    const to = visitState(place, state);
+    const change = placeOf(state) === place ? 0 : attended(state, to);
+    seconds += passing * (change + WORK_SECONDS.probe);
+    const failing = remove(doubt, place, expectLive);
+    passing *= 1 - failing;
+    if (!expectLive && willDoubt(failing, doubt.serving.believed))
+      seconds += passing * WORK_SECONDS.probe;
+    state = to;
+  }
+  return seconds;
+}
+
+/**
+ * What a trusted log names wants one live reading on this car, and saves all the other checks but one: a switched feed
+ * is also looked at where it must be dead, for what people take a constant for most often is a switched circuit.
+ */
+function confirmationOf(
+  meeting: Meeting,
+  verdict: Verdict,
+  state: VehicleState,
+): Pick<Pursuit, 'checks' | 'seconds' | 'danger'> | undefined {
+  const { claim } = verdict;
+  if (claim === undefined || claim.probability < TRUSTED_CLAIM) return undefined;
+  if (verdict.status === 'contradicted' || verdict.leading !== claim.function) return undefined;
+  const hopes = VISIT_ORDER.flatMap((place) => {
+    const expectLive = expectation(meeting, verdict, place);
+    return expectLive === undefined ? [] : [{ place, expectLive }];
+  });
+  const own = hopes.filter(({ place }) => meeting.mustSee.includes(place) && !isWait(place));
+  // Where none of its own places is live, the cheapest other one is.
+  const other = hopes
+    .filter(({ place, expectLive }) => expectLive && !isWait(place))
+    .sort((left, right) => costOf(left.place, state) - costOf(right.place, state))[0];
+  const wanted = own.some(({ expectLive }) => expectLive) || !other ? own : [...own, other];
+  const checks = wanted
+    .filter(({ place }) => !isRead(place, verdict))
+    .map((one) => ({ ...one, gain: claim.probability }));
+  if (checks.length === 0) return undefined;
+  const seconds = checks.reduce((sum, { place }) => sum + costOf(place, state), 0);
+  return { checks, seconds, danger: 0 };
+}
+
+function costOf(place: StitchPlace, state: VehicleState): number {
+  return changeSeconds(state, visitState(place, state)) + WORK_SECONDS.probe;
+}
+
+function isWait(place: StitchPlace): boolean {
+  return place === 'asleep' || place === 'waited';
+}
+
+function bestCheck(
+  meeting: Meeting,
+  at: {
+    readonly verdict: Verdict;
+    readonly doubt: Doubt;
+    readonly places: ReadonlySet<StitchPlace>;
+    readonly state: VehicleState;
+  },
+): { place: StitchPlace; gain: number; expectLive: boolean } | undefined {
+  let best: { place: StitchPlace; gain: number; expectLive: boolean } | undefined;
+  let bestRate = 0;
+  for (const place of at.places) {
+    const expectLive = expectation(meeting, at.verdict, place);
+    if (expectLive === undefined) continue;
+    const taken = doubtTaken(at.doubt, place, expectLive);
+    if (taken <= MIN_GAIN && !meeting.mustSee.includes(place)) continue;
+    const gain = Math.max(taken, MIN_GAIN);
+    const rate = gain / (changeSeconds(at.state, visitState(place, at.state)) + WORK_SECONDS.probe);
+    if (rate > bestRate) {
+      best = { place, gain, expectLive };
+      bestRate = rate;
+    }
+  }
+  return best;
+}
+
+/** A check that takes less doubt away than this is not worth a probe. */
+const MIN_GAIN = 0.0005;
+
+/** Attended seconds of a change; a wait counts as little work. */
+function attended(from: VehicleState, to: VehicleState): number {
+  return Math.min(changeSeconds(from, to), WAIT_SECONDS);
+}

@@ -1,0 +1,36 @@
+import type { CircuitFunction, StitchPlace } from '../../vehicle';
+
+/** What the model's log already claims about a source, weighed for this vehicle. */
+export interface LoggedClaim {
+  readonly tapPointId: string;
+  readonly function: CircuitFunction;
+  /** How probable the claim is for this vehicle, 0 to 1. */
+  readonly probability: number;
+  /** Places the log's reading matrix has seen. */
+  readonly seen: readonly StitchPlace[];
+}
+
+/**
+ * From here up a reading or two confirm a claim, and most of what it saw need not be seen again. Logs hold lies: a
+ * claim below this is a prior like a legend, and its source is read wherever look-alikes pass for it.
+ */
+export const TRUSTED_CLAIM = 0.97;
+
+/** A place that could feed a device, as the identification sees it: nothing of the truth, only what is printed and logged. */
+export interface Source {
+  readonly id: string;
+  /** Name used in instructions, e.g. "F12". */
+  readonly name: string;
+  readonly legend: string | undefined;
+  /** What the handbook says of it, typed in; null: looked up, and nothing found. Left out: nobody has looked. */
+  readonly handbook?: string | null | undefined;
+  /** Fuse fitted; an empty position can be probed at its contacts only. */
+  readonly fitted: boolean;
+  /** Whether any tap fits; a source that can't be tapped is not worth a test. */
+  readonly tappable: boolean;
+  readonly logged: LoggedClaim | undefined;
+  /** A fuse slot, or a single wire, which can have functions that slots never have. Left out: a slot. */
+  readonly kind?: 'slot' | 'wire';
+  /** Rating of the fuse found, A; left out: not known. */
+  readonly ratingA?: number | undefined;
+}

@@ -1,0 +1,67 @@
+import type { StitchPlace, VehicleState } from '../../vehicle';
+
+/** Attended seconds of each piece of work. Common practice, with an installer at the car. */
+export const WORK_SECONDS = {
+  probe: 5,
+  key: 4,
+  crank: 10,
+  engine: 8,
+  lamps: 4,
+  door: 3,
+  /** Brake pedal, gear, parking brake, hazard or lock switch, dimmer. */
+  action: 4,
+  /** Fitting a 9 V source or an ohmmeter across two wires. */
+  pair: 8,
+  /** Moving the clip from ground to a wire, or back. */
+  clip: 5,
+  /** Finding one position in the handbook's fuse table. */
+  lookUp: 40,
+  /** Unattended: the wait until the modules sleep, and until loads are shed. */
+  sleep: 1800,
+  shed: 600,
+} as const;
+
+/** Seconds of work to bring the car from one state to another, waits included. */
+export function changeSeconds(from: VehicleState, to: VehicleState): number {
+  if (to.asleep && !from.asleep) return WORK_SECONDS.sleep;
+  let seconds = 0;
+  if (to.key !== from.key) seconds += keySeconds(to.key);
+  if (to.lamps !== from.lamps) seconds += WORK_SECONDS.lamps;
+  if (to.key === 'off' && !to.doorOpenedSinceKeyOff && from.doorOpenedSinceKeyOff)
+    // The retained period starts anew only by switching on and off again with the door shut.
+    seconds += 2 * WORK_SECONDS.key + WORK_SECONDS.door;
+  else if (to.driverDoor !== from.driverDoor) seconds += WORK_SECONDS.door;
+  if (to.key === 'off' && (to.minutesSinceKeyOff ?? 0) > (from.minutesSinceKeyOff ?? 0))
+    seconds += WORK_SECONDS.shed;
+  return seconds + WORK_SECONDS.action * actionsBetween(from, to);
+}
+
+function actionsBetween(from: VehicleState, to: VehicleState): number {
+  const differs = [
+    (from.dimmed === true) !== (to.dimmed === true),
+    (from.brake === true) !== (to.brake === true),
+    (from.reverse === true) !== (to.reverse === true),
+    (from.parkingBrake === true) !== (to.parkingBrake === true),
+    (from.hazard === true) !== (to.hazard === true),
+    (from.lockSwitch ?? 'rest') !== (to.lockSwitch ?? 'rest'),
+  ];
+  return differs.filter(Boolean).length;
+}
+
+function keySeconds(key: VehicleState['key']): number {
+  if (key === 'crank') return WORK_SECONDS.crank;
+  return key === 'engine' ? WORK_SECONDS.engine : WORK_SECONDS.key;
+}
+
+/** Places in the order in which they are tried when two are worth the same; the last ones cost most. */
+export const VISIT_ORDER: readonly StitchPlace[] = [
+  'off',
+  'run',
+  'acc',
+  'lamps',
+  'justOff',
+  'engine',
+  'crank',
+  'waited',
+  'asleep',
+];
