@@ -26,7 +26,7 @@ module.exports = {
       rootDir: 'app',
       preset: 'jest-expo',
       setupFiles: ['<rootDir>/src/testing/setup.ts'],
-      setupFilesAfterEnv: patience,
+      setupFilesAfterEnv: [...patience, '<rootDir>/src/testing/patience.ts'],
       moduleNameMapper: {
         '^react-native-vector-icons.*|^@expo/vector-icons.*': '<rootDir>/src/testing/IconStub.tsx',
       },

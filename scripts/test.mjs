@@ -1,5 +1,5 @@
 import { runChaos } from './chaos/chaos.mjs';
-import { checkFormat, checkLint, checkTypes } from './lib/checks.mjs';
+import { checkFormat, checkLint, checkStructure, checkTypes } from './lib/checks.mjs';
 import { ensureChromium } from './lib/chromium.mjs';
 import { Stop, main, say } from './lib/console.mjs';
 import { jest } from './lib/jest.mjs';
@@ -25,7 +25,7 @@ main(async () => {
     return { ...process.env, TEST_DATABASE_URL: cluster.url, WEB_FOLDER };
   };
   const run = {
-    checks: async () => Promise.all([checkLint(), checkTypes(), checkFormat()]),
+    checks: async () => Promise.all([checkLint(), checkTypes(), checkFormat(), checkStructure()]),
     unit: async () => jest('Unit tests', ['core', 'contract', 'work', 'app'], { patterns }),
     server: async () => jest('Server tests', ['server'], { patterns, env: await database() }),
     browser: async () => {

@@ -1,5 +1,6 @@
 import { say } from './console.mjs';
 import { bin, run } from './run.mjs';
+import { structure, structureLine } from './structure.mjs';
 
 /** Where tools keep what they know of files that have not changed. */
 const CACHE = 'node_modules/.cache';
@@ -29,9 +30,17 @@ export function checkFormat() {
   ]);
 }
 
-/** Whether the linter, with the rule for the direction of imports, is content. No cache: circles go through files that did not change. */
+/** Whether the linter, with the rule for the direction of imports, is content. No cache: rules follow imports into other files. */
 export function checkLint() {
   return check('Lint', [bin('eslint', 'bin/eslint.js'), '.', '--max-warnings', '0']);
+}
+
+/** Whether the house stands without circles; its figures are printed. */
+export function checkStructure() {
+  const { packages, problems } = structure();
+  for (const one of packages) say(structureLine(one));
+  for (const problem of problems) console.log(`✕ ${problem}`);
+  return { name: 'Structure', ok: problems.length === 0 };
 }
 
 /** Whether the types of every package hold: one build, in which a package sees of another what it exports. */

@@ -3,6 +3,7 @@ import { holderLimitA } from '@lucky-thread/core/choose';
 import type { FeedLoad, FeedSize } from '@lucky-thread/core/size';
 import { sizeFeed } from '@lucky-thread/core/size';
 import type { TappedFeed } from './jobFeeds';
+import { inrushOf } from './jobFeeds';
 
 /** What a tapped feed is sized from, the plan's own wishes before the shop's; undefined until its length is known. */
 export function feedLoadOf(
@@ -26,10 +27,7 @@ export function feedLoadOf(
       // Under a tight cover only a slim tap goes in, and it carries less.
       ...(holderA === undefined ? {} : { holderA }),
     },
-    inrush:
-      feed.inrushA === undefined || feed.inrushS === undefined
-        ? undefined
-        : { peakA: feed.inrushA, peakS: feed.inrushS },
+    inrush: inrushOf(feed),
     stock: van.only ? { conductors: van.conductors, fusesA: van.fusesA } : undefined,
   };
 }

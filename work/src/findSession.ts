@@ -3,7 +3,7 @@ import type { JobView, ModelView, TapPointView } from '@lucky-thread/contract';
 import { tapFit, tooSmallFor } from '@lucky-thread/core/choose';
 import { loggedClaim } from '@lucky-thread/core/evidence';
 import type { FindSession, Reading, Source } from '@lucky-thread/core/identify';
-import { slotsOf } from './jobFeeds';
+import { inrushOf, slotsOf } from './jobFeeds';
 
 /** What a session is made of: a job, its model, and what other jobs logged on the model. */
 export interface SessionOf {
@@ -55,10 +55,7 @@ function excludedFor(of: SessionOf, feedId: string): string[] {
   const feed = of.job.device.feeds.find((one) => one.id === feedId);
   if (feed === undefined) return [];
   const slots = slotsOf(of.model);
-  const { currentA, inrushA, inrushS } = feed;
-  const inrush =
-    inrushA === undefined || inrushS === undefined ? undefined : { peakA: inrushA, peakS: inrushS };
-  const small = tooSmallFor({ currentA, inrush }, slots);
+  const small = tooSmallFor({ currentA: feed.currentA, inrush: inrushOf(feed) }, slots);
   const fitted = slots.filter((slot) => slot.ratingA !== undefined && tapFit(slot).fits);
   return small.length < fitted.length ? small : [];
 }

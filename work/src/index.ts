@@ -1,5 +1,14 @@
 export { feedLoadOf, feedSizeOf } from './feedSize';
+export { movedTo, withFeedPlan } from './feedPlans';
 export { findSessionOf } from './findSession';
 export type { ProbingOf, SessionOf } from './findSession';
+export { tapOfOthers } from './jobContext';
+export type { JobContext } from './jobContext';
 export { slotFeeds, slotsOf, tappedFeeds } from './jobFeeds';
 export type { FeedsOf, SlotFeed, TappedFeed } from './jobFeeds';
+export { logFindingsOf } from './logFindings';
+export type { LogFindings } from './logFindings';
+export { plannedTapsOf } from './plannedTaps';
+export { setsInputOf } from './setsInput';
+export { sheetGivenOf } from './sheetGiven';
+export { orientationAt, supplyLandmarkOf } from './supplySide';

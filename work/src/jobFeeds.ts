@@ -1,5 +1,6 @@
 import type { FeedInput, FeedPlanInput, JobView, ModelView } from '@lucky-thread/contract';
 import type { NeedRole } from '@lucky-thread/core/identify';
+import type { Inrush } from '@lucky-thread/core/size';
 import type { Slot } from '@lucky-thread/core/vehicle';
 
 /** A feed that a slot has to fill. */
@@ -16,6 +17,13 @@ export interface TappedFeed {
 export interface FeedsOf {
   readonly job: Pick<JobView, 'device' | 'plan'>;
   readonly model: Pick<ModelView, 'panels'>;
+}
+
+/** A feed's current at switching on; undefined where it is not known. */
+export function inrushOf({ inrushA, inrushS }: FeedInput): Inrush | undefined {
+  return inrushA === undefined || inrushS === undefined
+    ? undefined
+    : { peakA: inrushA, peakS: inrushS };
 }
 
 /** All slots of a model, panel by panel. */

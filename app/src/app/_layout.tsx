@@ -3,12 +3,13 @@ import { Slot } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { Provider } from 'react-redux';
-import { SessionGate } from '../features/session/SessionGate';
+import { SessionGate } from '../shell/SessionGate';
 import { useAppSelector } from '../store/store';
 import { useAppStart, useAppStore } from '../store/useAppStart';
 import { ShortcutHelp } from '../ui/ShortcutHelp';
 import { ThemeProvider, usePalette } from '../ui/ThemeProvider';
 import { useFaces } from '../ui/useFaces';
+import { UnitsFromStore } from '../shell/UnitsFromStore';
 
 /** Everything around every screen: store, theme, faces, session. */
 export default function RootLayout() {
@@ -23,7 +24,11 @@ export default function RootLayout() {
 
 function Themed(props: { readonly children: ReactNode }) {
   const night = useAppSelector((state) => state.prefs.theme === 'night');
-  return <ThemeProvider night={night}>{props.children}</ThemeProvider>;
+  return (
+    <UnitsFromStore>
+      <ThemeProvider night={night}>{props.children}</ThemeProvider>
+    </UnitsFromStore>
+  );
 }
 
 function Started() {

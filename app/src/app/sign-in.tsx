@@ -1,3 +1,3 @@
-import { SignInScreen } from '../features/session/SignInScreen';
+import { SignInScreen } from '../shell/SignInScreen';
 
 export default SignInScreen;

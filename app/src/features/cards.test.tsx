@@ -6,9 +6,9 @@ import { PARKED } from '@lucky-thread/core/vehicle';
 import { useState } from 'react';
 import { renderInApp } from '../testing/render';
 import { CandidateList } from './choose/CandidateList';
-import { OrientationDrawing } from './choose/OrientationDrawing';
+import { OrientationDrawing } from '../panel/OrientationDrawing';
 import { OwnDevice, ownDeviceDraft } from './job/OwnDevice';
-import { TapPointCard } from './vehicles/TapPointCard';
+import { TapPointCard } from '../panel/TapPointCard';
 
 const SLOT: Slot = {
   id: 'dash/F5',

@@ -1,14 +1,13 @@
 import type { JobView, ModelSummary, ReadingView } from '@lucky-thread/contract';
 import { PARKED } from '@lucky-thread/core/vehicle';
 import type { OutboxItem } from '../store/outboxSlice';
-import { countingRows, mergeReadings } from './find/jobReadings';
-import { parseVolts, readingRequest } from './find/readingRequest';
+import { countingRows, mergeReadings } from '../work/jobReadings';
+import { parseVolts, readingRequest } from '../meter/readingRequest';
 import { EMPTY_DRAFT, jobRequest, problemAt, withModel } from './job/newJob';
-import { furthest, isDone, knotsOf, nextActionOf } from './job/phases';
-import { movedTo, withFeedPlan } from './job/withFeedPlan';
+import { furthest, isDone, knotsOf, nextActionOf } from '../work/phases';
+import { movedTo, withFeedPlan, feedSizeOf } from '@lucky-thread/work';
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
-import { fieldProblem } from './size/fieldProblem';
-import { feedSizeOf } from '@lucky-thread/work';
+import { fieldProblem } from '../sizing/fieldProblem';
 import { planProblems } from './size/planProblems';
 
 describe('volts as typed', () => {

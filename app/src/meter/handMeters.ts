@@ -1,5 +1,5 @@
 import type { Glow } from '@lucky-thread/core/identify';
-import { parseVolts } from '../features/find/readingRequest';
+import { parseVolts } from './readingRequest';
 import type { Meter } from './meter';
 
 /** Volts or ohms as the installer types them off a meter without a connection. */

@@ -1,5 +1,5 @@
 import type { VehicleState } from '@lucky-thread/core/vehicle';
-import type { Taken } from '../features/find/readingRequest';
+import type { Taken } from './readingRequest';
 
 /** Where an instrument touches, and how. */
 export interface MeterTouch {

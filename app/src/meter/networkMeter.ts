@@ -1,6 +1,6 @@
 import type { Cone, Glow } from '@lucky-thread/core/identify';
 import { CONES, GLOWS } from '@lucky-thread/core/identify';
-import type { Taken } from '../features/find/readingRequest';
+import type { Taken } from './readingRequest';
 import type { Meter, MeterAnswer, MeterTouch } from './meter';
 
 /** How the connection stands; `lost` means that it was there and dropped. */

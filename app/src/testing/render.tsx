@@ -4,6 +4,7 @@ import { Provider } from 'react-redux';
 import type { AppStore } from '../store/store';
 import { makeStore } from '../store/store';
 import { ThemeProvider } from '../ui/ThemeProvider';
+import { UnitsFromStore } from '../shell/UnitsFromStore';
 
 /** Renders a component with store and theme around it. */
 export function renderInApp(element: ReactElement, store: AppStore = makeStore()) {
@@ -11,7 +12,9 @@ export function renderInApp(element: ReactElement, store: AppStore = makeStore()
     store,
     ...render(
       <Provider store={store}>
-        <ThemeProvider night={false}>{element}</ThemeProvider>
+        <UnitsFromStore>
+          <ThemeProvider night={false}>{element}</ThemeProvider>
+        </UnitsFromStore>
       </Provider>,
     ),
   };

@@ -1,8 +1,8 @@
 import type { Quantity, UnitFace } from '@lucky-thread/core/units';
 import { QUANTITIES } from '@lucky-thread/core/units';
 import { useState } from 'react';
-import { useAppSelector } from '../store/store';
 import { Field } from './Field';
+import { useUnits } from './Units';
 
 /** Props of {@link NumberField}. */
 export interface NumberFieldProps {
@@ -19,7 +19,7 @@ export interface NumberFieldProps {
 
 /** A number with its unit. What is kept is the SI value as typed: changing the system of units changes only the text. */
 export function NumberField(props: NumberFieldProps) {
-  const system = useAppSelector((state) => state.prefs.units);
+  const system = useUnits();
   const face: UnitFace =
     typeof props.of === 'string'
       ? QUANTITIES[props.of][system]

@@ -1,7 +1,7 @@
 import { fireEvent, screen } from '@testing-library/react-native';
 import { CIRCUIT_FUNCTIONS } from '@lucky-thread/core/vehicle';
 import { PHASES } from '@lucky-thread/contract';
-import { knotsOf } from '../features/job/phases';
+import { knotsOf } from '../work/phases';
 import { renderInApp } from '../testing/render';
 import { ActionButton } from './ActionButton';
 import { Caution } from './Caution';

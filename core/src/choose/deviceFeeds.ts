@@ -39,7 +39,12 @@ export interface DeviceFacts {
   readonly asksParked: boolean;
 }
 
-const GROUND = wanted('ground', 'Ground', 'ground', 1, 'Every device needs its return.', {
+const GROUND = wanted({
+  id: 'ground',
+  name: 'Ground',
+  role: 'ground',
+  usualA: 1,
+  because: 'Every device needs its return.',
   polarity: '−',
 });
 
@@ -48,110 +53,128 @@ export const DEVICE_FACTS: Record<DeviceType, DeviceFacts> = {
   dashcam: device('Dashcam', 'dashcamKit', true, (parked) => [
     ...(parked
       ? [
-          wanted(
-            'memory',
-            'Parking supply',
-            'constant',
-            0.5,
-            'It records while parked: two feeds, and a cut-off that saves the battery.',
-          ),
+          wanted({
+            id: 'memory',
+            name: 'Parking supply',
+            role: 'constant',
+            usualA: 0.5,
+            because: 'It records while parked: two feeds, and a cut-off that saves the battery.',
+          }),
         ]
       : []),
-    wanted(
-      'switched',
-      parked ? 'Wake with the key' : 'Supply',
-      'switched',
-      0.6,
-      parked
+    wanted({
+      id: 'switched',
+      name: parked ? 'Wake with the key' : 'Supply',
+      role: 'switched',
+      usualA: 0.6,
+      because: parked
         ? 'It tells the camera that the car is in use.'
         : 'It records while the key is on: one feed is enough.',
-      { liveInAcc: true, maySleep: true },
-    ),
-  ]),
-  radio: device('Radio', 'radio', false, () => [
-    wanted('memory', 'Constant', 'constant', 7, 'Clock and presets, and the amplifier’s power.'),
-    wanted('switched', 'Accessory', 'switched', 0.2, 'Switches the set on with the key.', {
       liveInAcc: true,
       maySleep: true,
     }),
-    wanted(
-      'illumination',
-      'Illumination',
-      'illumination',
-      0.05,
-      'Dims the display; may be left out and capped.',
-      { maySleep: true },
-    ),
+  ]),
+  radio: device('Radio', 'radio', false, () => [
+    wanted({
+      id: 'memory',
+      name: 'Constant',
+      role: 'constant',
+      usualA: 7,
+      because: 'Clock and presets, and the amplifier’s power.',
+    }),
+    wanted({
+      id: 'switched',
+      name: 'Accessory',
+      role: 'switched',
+      usualA: 0.2,
+      because: 'Switches the set on with the key.',
+      liveInAcc: true,
+      maySleep: true,
+    }),
+    wanted({
+      id: 'illumination',
+      name: 'Illumination',
+      role: 'illumination',
+      usualA: 0.05,
+      because: 'Dims the display; may be left out and capped.',
+      maySleep: true,
+    }),
   ]),
   socket: device('12 V socket', 'socket', false, () => [
-    wanted(
-      'switched',
-      'Supply',
-      'switched',
-      10,
-      'Dead without the key, so that what is forgotten in it does not drain the battery.',
-      { liveInAcc: true, maySleep: true },
-    ),
+    wanted({
+      id: 'switched',
+      name: 'Supply',
+      role: 'switched',
+      usualA: 10,
+      because: 'Dead without the key, so that what is forgotten in it does not drain the battery.',
+      liveInAcc: true,
+      maySleep: true,
+    }),
   ]),
   usbCharger: device('USB charger', 'socket', false, () => [
-    wanted('switched', 'Supply', 'switched', 2.9, 'Two ports of 3 A at 5 V.', {
+    wanted({
+      id: 'switched',
+      name: 'Supply',
+      role: 'switched',
+      usualA: 2.9,
+      because: 'Two ports of 3 A at 5 V.',
       liveInAcc: true,
       maySleep: true,
     }),
   ]),
   cabinLights: device('Cabin lights', 'socket', false, () => [
-    wanted(
-      'memory',
-      'Supply',
-      'constant',
-      2,
-      'They are wanted with the key out; a timed feed that sleeps may do.',
-      { maySleep: true },
-    ),
+    wanted({
+      id: 'memory',
+      name: 'Supply',
+      role: 'constant',
+      usualA: 2,
+      because: 'They are wanted with the key out; a timed feed that sleeps may do.',
+      maySleep: true,
+    }),
   ]),
   camera: device('Reversing camera', 'camera', false, () => [
-    wanted(
-      'trigger',
-      'Reverse trigger',
-      'trigger',
-      0.2,
-      'It wakes with the reversing lamp; lamps dimmed by pulses need a relay or filter.',
-      { maySleep: true },
-    ),
+    wanted({
+      id: 'trigger',
+      name: 'Reverse trigger',
+      role: 'trigger',
+      usualA: 0.2,
+      because: 'It wakes with the reversing lamp; lamps dimmed by pulses need a relay or filter.',
+      maySleep: true,
+    }),
   ]),
   amplifier: device('Amplifier', 'radio', false, () => [
-    wanted(
-      'battery',
-      'Battery feed',
-      'battery',
-      25,
-      'More than any slot carries: its own fused lead from the battery.',
-    ),
-    wanted(
-      'trigger',
-      'Turn-on',
-      'trigger',
-      0.05,
-      'From the radio’s blue/white, live on every source; not blue, which dies off radio.',
-      { maySleep: true },
-    ),
+    wanted({
+      id: 'battery',
+      name: 'Battery feed',
+      role: 'battery',
+      usualA: 25,
+      because: 'More than any slot carries: its own fused lead from the battery.',
+    }),
+    wanted({
+      id: 'trigger',
+      name: 'Turn-on',
+      role: 'trigger',
+      usualA: 0.05,
+      because: 'From the radio’s blue/white, live on every source; not blue, which dies off radio.',
+      maySleep: true,
+    }),
   ]),
   remoteStart: device('Remote starter', 'remoteStart', false, () => [
-    wanted(
-      'battery',
-      'Main feed',
-      'battery',
-      30,
-      'Its outputs feed ignition and starter: from the battery, each branch fused.',
-    ),
-    wanted(
-      'ignition',
-      'Ignition out',
-      'trigger',
-      15,
-      'It feeds the ignition wire through cranking.',
-      { holdsCranking: true },
-    ),
+    wanted({
+      id: 'battery',
+      name: 'Main feed',
+      role: 'battery',
+      usualA: 30,
+      because: 'Its outputs feed ignition and starter: from the battery, each branch fused.',
+    }),
+    wanted({
+      id: 'ignition',
+      name: 'Ignition out',
+      role: 'trigger',
+      usualA: 15,
+      because: 'It feeds the ignition wire through cranking.',
+      holdsCranking: true,
+    }),
   ]),
 };
 
@@ -164,26 +187,10 @@ function device(
   return { name, family, asksParked, feeds: (parked) => [...feeds(parked), GROUND] };
 }
 
-function wanted(
-  id: string,
-  name: string,
-  role: WantedFeed['role'],
-  usualA: number,
-  because: string,
-  more: Partial<WantedFeed> = {},
-): WantedFeed {
-  return {
-    id,
-    name,
-    role,
-    usualA,
-    because,
-    liveInAcc: false,
-    holdsCranking: false,
-    maySleep: false,
-    polarity: '+',
-    ...more,
-  };
+type Plain = 'liveInAcc' | 'holdsCranking' | 'maySleep' | 'polarity';
+
+function wanted(of: Omit<WantedFeed, Plain> & Partial<Pick<WantedFeed, Plain>>): WantedFeed {
+  return { liveInAcc: false, holdsCranking: false, maySleep: false, polarity: '+', ...of };
 }
 
 /** The feeds of a kind that a fuse slot or a ground can fill; a battery feed or a trigger wants its own lead. */

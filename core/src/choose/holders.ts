@@ -18,23 +18,61 @@ export interface TapHolder {
 
 /** Builds that are sold under many names. Sizes are common practice: measure before you buy. */
 export const TAP_HOLDERS: readonly TapHolder[] = [
-  holder('standard', 'standard blade fuse tap', ['standard'], [15, 34, 7], 'standard'),
-  holder('mini', 'mini blade fuse tap', ['mini'], [10, 30, 6], 'mini'),
-  holder('miniLow', 'low mini fuse tap', ['mini', 'lowProfileMini'], [10, 22, 6], 'lowProfileMini'),
-  holder('lowProfile', 'low-profile mini fuse tap', ['lowProfileMini'], [10, 24, 6], 'mini'),
-  holder('micro2', 'micro two-blade fuse tap', ['micro2'], [10, 27, 5], 'micro2'),
-  holder('micro2Slim', 'slim micro two-blade fuse tap', ['micro2'], [7.5, 23, 3.5], 'micro2'),
+  {
+    id: 'standard',
+    name: 'standard blade fuse tap',
+    families: ['standard'],
+    addedMaxA: 15,
+    heightMm: 34,
+    widthMm: 7,
+    takes: 'standard',
+  },
+  {
+    id: 'mini',
+    name: 'mini blade fuse tap',
+    families: ['mini'],
+    addedMaxA: 10,
+    heightMm: 30,
+    widthMm: 6,
+    takes: 'mini',
+  },
+  {
+    id: 'miniLow',
+    name: 'low mini fuse tap',
+    families: ['mini', 'lowProfileMini'],
+    addedMaxA: 10,
+    heightMm: 22,
+    widthMm: 6,
+    takes: 'lowProfileMini',
+  },
+  {
+    id: 'lowProfile',
+    name: 'low-profile mini fuse tap',
+    families: ['lowProfileMini'],
+    addedMaxA: 10,
+    heightMm: 24,
+    widthMm: 6,
+    takes: 'mini',
+  },
+  {
+    id: 'micro2',
+    name: 'micro two-blade fuse tap',
+    families: ['micro2'],
+    addedMaxA: 10,
+    heightMm: 27,
+    widthMm: 5,
+    takes: 'micro2',
+  },
+  {
+    id: 'micro2Slim',
+    name: 'slim micro two-blade fuse tap',
+    families: ['micro2'],
+    addedMaxA: 7.5,
+    heightMm: 23,
+    widthMm: 3.5,
+    takes: 'micro2',
+  },
 ];
-
-function holder(
-  id: string,
-  name: string,
-  families: readonly FuseFamily[],
-  [addedMaxA, heightMm, widthMm]: readonly [number, number, number],
-  takes: FuseFamily,
-): TapHolder {
-  return { id, name, families, addedMaxA, heightMm, widthMm, takes };
-}
 
 /** Room that words for clearance stand for where nobody measured, mm. */
 const CLEARANCE_MM: Record<Slot['clearance'], number> = { clear: 40, tight: 25, none: 10 };

@@ -52,7 +52,7 @@ describe('another shop', () => {
       stranger.get(`/models/${model.id}`),
       stranger.put(`/models/${model.id}/handbook/dash%2FF5`, { entry: 'Radio' }),
       stranger.get(`/models/${model.id}/taps.csv`),
-      stranger.send('POST', `/models/${model.id}/taps.csv`, csv, 'text/csv'),
+      stranger.send('POST', `/models/${model.id}/taps.csv`, csv, { type: 'text/csv' }),
       stranger.get(`/jobs/${job.id}`),
       stranger.put(`/jobs/${job.id}`, jobBody(model.id)),
       stranger.put(`/jobs/${uuidv7()}`, jobBody(model.id)),
@@ -112,7 +112,9 @@ describe('a page of elsewhere', () => {
     async (type) => {
       const model = await own.model('Longboat');
       const id = uuidv7();
-      const answer = await own.send('PUT', `/jobs/${id}`, JSON.stringify(jobBody(model.id)), type);
+      const answer = await own.send('PUT', `/jobs/${id}`, JSON.stringify(jobBody(model.id)), {
+        type,
+      });
       expect(answer.status).toBe(422);
       expect((await own.get(`/jobs/${id}`)).status).toBe(404);
     },

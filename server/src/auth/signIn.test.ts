@@ -138,7 +138,7 @@ describe('a session', () => {
   it('takes no work of somebody else', async () => {
     const visitor = await server.visitor();
     const send = (by: string) =>
-      visitor.send('GET', '/jobs', undefined, undefined, { 'made-by': by });
+      visitor.send('GET', '/jobs', undefined, { headers: { 'made-by': by } });
     const { body } = await visitor.get<{ user: { id: string } }>('/session');
     expect((await send(body.user.id)).status).toBe(200);
     const answer = await send('01890a5d-ac96-774b-bcce-b302099a8057');

@@ -133,7 +133,7 @@ describe('an import', () => {
       'POST',
       `/models/${model.id}/taps.csv`,
       [head, ...rows].join('\r\n'),
-      'text/csv',
+      { type: 'text/csv' },
     );
     const lead = await server.visitor('lead');
     for (let request = 0; request < 30; request += 1) await inTime(lead.get('/session'));
@@ -145,7 +145,9 @@ describe('an import', () => {
     const model = await visitor.model('Drover');
     const bad = [head, ...Array.from({ length: 100_000 }, () => 'x,y,z,1,2,3,4,5')].join('\r\n');
     const sent = performance.now();
-    const answer = await visitor.send('POST', `/models/${model.id}/taps.csv`, bad, 'text/csv');
+    const answer = await visitor.send('POST', `/models/${model.id}/taps.csv`, bad, {
+      type: 'text/csv',
+    });
     expect(answer.status).toBe(422);
     expect(performance.now() - sent).toBeLessThan(LIMIT_MS);
     expect(answer.text.length).toBeLessThan(20_000);

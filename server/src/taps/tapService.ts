@@ -1,12 +1,12 @@
-import { orientationFrom, screenSlot } from '@lucky-thread/core/choose';
+import { screenSlot } from '@lucky-thread/core/choose';
 import type { Reading } from '@lucky-thread/core/identify';
-import { advise, describeValue } from '@lucky-thread/core/identify';
+import { advise } from '@lucky-thread/core/identify';
 import { PROOF_KINDS } from '@lucky-thread/core/prove';
 import type { Panel, Slot } from '@lucky-thread/core/vehicle';
-import { PARKED, PLACE_WORDS, placeOf } from '@lucky-thread/core/vehicle';
+import { PARKED } from '@lucky-thread/core/vehicle';
 import { DEFAULT_SETTINGS, toCoreReading } from '@lucky-thread/contract';
 import type { JobView, LogTapRequest, MatrixCell, TapPointView } from '@lucky-thread/contract';
-import { feedSizeOf, findSessionOf, slotsOf, tappedFeeds } from '@lucky-thread/work';
+import { feedSizeOf, findSessionOf, logFindingsOf, slotsOf, tappedFeeds } from '@lucky-thread/work';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
 import { conflict, invalid } from '../http/problem';
@@ -175,27 +175,7 @@ function findings(
   const { job, panels, taps, slot } = of;
   const session = findSessionOf({ job, model: { panels }, taps }, readings, { state: PARKED });
   const verdict = advise(session).verdicts.find((one) => one.sourceId === slot.id);
-  if (verdict?.function === undefined)
-    throw invalid([
-      {
-        path: 'function',
-        message: `${verdict?.headline ?? 'No verdict'}. Still to be seen: ${verdict?.missing.map((one) => PLACE_WORDS[one.place]).join(', ') || 'a reading'}`,
-      },
-    ]);
-  const own = readings.filter((reading) => reading.sourceId === slot.id);
-  const contacts = own.flatMap((one) =>
-    one.contact === undefined ? [] : [{ ...one, contact: one.contact }],
-  );
-  const orientation = orientationFrom(contacts);
-  const others = taps.filter((tap) => tap.jobId !== job.id && tap.slotId === slot.id);
-  const supply = orientation.kind === 'found' ? orientation.supply : others[0]?.supplyContact;
-  if (supply === undefined)
-    throw invalid([{ path: 'supplyContact', message: 'the supply side has not been found' }]);
-  const matrix = verdict.stitch.map((cell) => ({
-    ...cell,
-    values: own
-      .filter((one) => one.contact === undefined && placeOf(one.state) === cell.place)
-      .map((one) => describeValue(one.value)),
-  }));
-  return { function: verdict.function, supplyContact: supply, matrix };
+  const found = logFindingsOf({ job, taps }, slot, { verdict, readings });
+  if (!found.ok) throw invalid([found.problem]);
+  return { function: found.function, supplyContact: found.supplyContact, matrix: found.matrix };
 }

@@ -224,12 +224,9 @@ describe('the log and the next job', () => {
 
 describe('CSV', () => {
   const importCsv = (modelId: string, csv: string) =>
-    visitor.send<ImportResult & ProblemDocument>(
-      'POST',
-      `/models/${modelId}/taps.csv`,
-      csv,
-      'text/csv',
-    );
+    visitor.send<ImportResult & ProblemDocument>('POST', `/models/${modelId}/taps.csv`, csv, {
+      type: 'text/csv',
+    });
 
   it('comes back unchanged, then with a changed note', async () => {
     const { tap } = await loggedTap();

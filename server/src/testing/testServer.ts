@@ -131,8 +131,10 @@ export class Visitor {
     method: string,
     path: string,
     body?: unknown,
-    type = 'application/json',
-    headers: Readonly<Record<string, string>> = {},
+    {
+      type = 'application/json',
+      headers = {},
+    }: { readonly type?: string; readonly headers?: Readonly<Record<string, string>> } = {},
   ): Promise<Answer<T>> {
     const response = await fetch(`${this.base()}${path}`, {
       method,

@@ -1,6 +1,6 @@
 import { Slot, usePathname } from 'expo-router';
 import { View } from 'react-native';
-import { OutboxNotice } from '../../features/job/OutboxNotice';
+import { OutboxNotice } from '../../shell/OutboxNotice';
 import { Guard } from '../../ui/Guard';
 import { MainNav } from '../../ui/MainNav';
 import { useWide } from '../../ui/Screen';

@@ -1,7 +1,7 @@
 import { USUAL_LEGENDS, generateHarness } from '@lucky-thread/core/bench';
 import { roleOfTruth } from '@lucky-thread/core/trial';
 import { stateAt } from '@lucky-thread/core/vehicle';
-import { parseRow } from '../find/legendGrid';
+import { parseRow } from '../../panel/legendGrid';
 import { harnessReport } from './harnessPractice';
 import { LEVELS } from './levels';
 import { choose, fit, goTo, pull, startPanel, touch, undo } from './panelPractice';

@@ -1,55 +1,24 @@
 import { tapSteps } from '@lucky-thread/core/build';
 import { StyleSheet, View } from 'react-native';
-import { holderFor, orientationFrom, restoreSheet } from '@lucky-thread/core/choose';
+import { holderFor, restoreSheet } from '@lucky-thread/core/choose';
 import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
 import { Screen } from '../../ui/Screen';
 import { SPACE } from '../../ui/tokens';
 import { usePalette } from '../../ui/ThemeProvider';
 import { Words } from '../../ui/Words';
-import { contactReadings } from '../choose/OrientationCard';
-import type { ReadingRow } from '../find/jobReadings';
-import { useJobReadings } from '../find/jobReadings';
-import { MissingTaps } from '../job/MissingTaps';
-import type { TappedFeed } from '@lucky-thread/work';
-import { slotFeeds, tappedFeeds } from '@lucky-thread/work';
-import type { JobContext } from '../job/useJob';
-import { useJobChange } from '../job/useJobChange';
-import { feedSizeOf } from '@lucky-thread/work';
-
-/** The landmark of a tap's supply side: read in this job, else from the model's log. */
-export function supplyLandmark(
-  context: JobContext,
-  rows: readonly ReadingRow[],
-  tapped: TappedFeed,
-): string | undefined {
-  const orientation = orientationFrom(contactReadings(rows, tapped.slot.id));
-  if (orientation.kind === 'found')
-    return tapped.slot.contacts.find((one) => one.id === orientation.supply)?.landmark;
-  return context.taps.find((tap) => tap.slotId === tapped.slot.id && tap.jobId !== context.job.id)
-    ?.supplyLandmark;
-}
+import { useJobReadings, coreReadings } from '../../work/jobReadings';
+import { MissingTaps } from '../../shell/MissingTaps';
+import { slotFeeds, tappedFeeds, plannedTapsOf } from '@lucky-thread/work';
+import type { JobContext } from '@lucky-thread/work';
+import { useJobChange } from '../../work/useJobChange';
 
 /** Build: the steps in order, each with the caution that belongs to it. */
 export function BuildScreen({ context }: { readonly context: JobContext }) {
   const { rows } = useJobReadings(context.job.id);
   const change = useJobChange(context.job);
   const palette = usePalette();
-  const tapped = tappedFeeds(context);
-  const taps = tapped.flatMap((one) => {
-    const size = feedSizeOf(one, context.settings);
-    if (size?.ok !== true) return [];
-    return {
-      feedName: one.feed.name,
-      position: one.slot.position,
-      family: one.slot.family,
-      originalA: one.slot.ratingA ?? 0,
-      fuseA: size.fuseA,
-      awg: size.awg,
-      supplyLandmark: supplyLandmark(context, rows, one) ?? 'supply side, still to be read',
-      oneWayM: Number((one.plan.oneWayM ?? 0).toFixed(2)),
-    };
-  });
+  const taps = plannedTapsOf(context, coreReadings(rows));
   if (taps.length < slotFeeds(context).length) return <MissingTaps />;
   return (
     <Screen

@@ -12,12 +12,10 @@ import { Field } from '../../ui/Field';
 import { NumberField } from '../../ui/NumberField';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import type { Finding } from '../find/useFind';
-import type { SlotFeed } from '@lucky-thread/work';
-import { tappedFeeds } from '@lucky-thread/work';
-import { movedTo } from '../job/withFeedPlan';
-import { fieldProblem } from '../size/fieldProblem';
-import type { JobContext } from '../job/useJob';
+import type { Finding } from '../../work/useFind';
+import type { SlotFeed, JobContext } from '@lucky-thread/work';
+import { tappedFeeds, movedTo } from '@lucky-thread/work';
+import { fieldProblem } from '../../sizing/fieldProblem';
 import { CandidateList } from './CandidateList';
 import { OrientationCard } from './OrientationCard';
 

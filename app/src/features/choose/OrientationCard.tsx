@@ -1,8 +1,7 @@
-import { toCoreReading } from '@lucky-thread/contract';
-import { orientationFrom, tapCurrents } from '@lucky-thread/core/choose';
-import type { ContactReading, Orientation } from '@lucky-thread/core/choose';
+import { tapCurrents } from '@lucky-thread/core/choose';
+import type { Orientation } from '@lucky-thread/core/choose';
 import { describeValue } from '@lucky-thread/core/identify';
-import type { NeedRole } from '@lucky-thread/core/identify';
+import type { NeedRole, Reading } from '@lucky-thread/core/identify';
 import { CONTINUOUS_SHARE } from '@lucky-thread/core/size';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import { PLACE_WORDS, describeState, placeOf, stateAt } from '@lucky-thread/core/vehicle';
@@ -13,25 +12,13 @@ import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import type { ReadingRow } from '../find/jobReadings';
-import { countingRows } from '../find/jobReadings';
-import { ReadingPad } from '../find/ReadingPad';
-import type { Finding } from '../find/useFind';
-import { useTakeReading } from '../find/useTakeReading';
-import type { TappedFeed } from '@lucky-thread/work';
-import type { JobContext } from '../job/useJob';
-import { OrientationDrawing } from './OrientationDrawing';
-
-/** Readings at the contacts of an empty slot, oldest first. */
-export function contactReadings(rows: readonly ReadingRow[], slotId: string): ContactReading[] {
-  return countingRows(rows)
-    .filter((row) => row.sourceId === slotId && row.contact !== null)
-    .map((row) => ({
-      contact: row.contact ?? 'a',
-      state: row.state,
-      value: toCoreReading(row).value,
-    }));
-}
+import { ReadingPad } from '../../instruments/ReadingPad';
+import type { Finding } from '../../work/useFind';
+import { useTakeReading } from '../../work/useTakeReading';
+import type { TappedFeed, JobContext } from '@lucky-thread/work';
+import { OrientationDrawing } from '../../panel/OrientationDrawing';
+import { orientationAt, tapOfOthers } from '@lucky-thread/work';
+import { coreReadings } from '../../work/jobReadings';
 
 /** A place in which the circuit of a role is live, so that its contacts tell something. */
 const LIVE_PLACE: Record<NeedRole, StitchPlace> = {
@@ -51,12 +38,12 @@ export interface OrientationCardProps {
 export function OrientationCard({ context, finding, tapped }: OrientationCardProps) {
   const dispatch = useAppDispatch();
   const { slot, feed } = tapped;
-  const readings = contactReadings(finding.rows, slot.id);
-  const orientation = orientationFrom(readings);
+  const readings = coreReadings(finding.rows).filter((one) => one.sourceId === slot.id);
+  const orientation = orientationAt(slot.id, readings);
   const supply = orientation.kind === 'found' ? orientation.supply : undefined;
   const place = LIVE_PLACE[feed.role];
   const there = placeOf(finding.probing.state) === place;
-  const logged = context.taps.find((tap) => tap.slotId === slot.id && tap.jobId !== context.job.id);
+  const logged = tapOfOthers(context, slot.id);
   return (
     <View style={styles.stack} testID={`orientation-${feed.id}`}>
       <Words kind="heading">Which way round</Words>
@@ -104,7 +91,7 @@ function ContactPad(
   props: OrientationCardProps & {
     readonly contact: 'a' | 'b';
     readonly landmark: string;
-    readonly last: ContactReading | undefined;
+    readonly last: Reading | undefined;
   },
 ) {
   const { context, finding, tapped, contact, landmark, last } = props;

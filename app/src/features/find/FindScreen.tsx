@@ -16,23 +16,23 @@ import { usePalette } from '../../ui/ThemeProvider';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import { useSteadyList } from '../../workers/useSteady';
-import type { JobContext } from '../job/useJob';
+import type { JobContext } from '@lucky-thread/work';
 import { slotsOf } from '@lucky-thread/work';
 import { FindTools } from './FindTools';
-import { FusePanel } from './FusePanel';
+import { FusePanel } from '../../panel/FusePanel';
 import { HandbookEntry } from './HandbookEntry';
-import { countingRows } from './jobReadings';
+import { countingRows } from '../../work/jobReadings';
 import { logSentence } from './logSentence';
 import { NextDock } from './NextDock';
-import { ReadingHistory } from './ReadingHistory';
-import { ReadingPad } from './ReadingPad';
-import { StateSwitches } from './StateSwitches';
+import { ReadingHistory } from '../../instruments/ReadingHistory';
+import { ReadingPad } from '../../instruments/ReadingPad';
+import { StateSwitches } from '../../instruments/StateSwitches';
 import { useDefer } from './useDefer';
-import type { Finding } from './useFind';
-import { useFind } from './useFind';
+import type { Finding } from '../../work/useFind';
+import { useFind } from '../../work/useFind';
 import { useFollowPlan } from './useFollowPlan';
-import { useTakeReading } from './useTakeReading';
-import { VerdictCard } from './VerdictCard';
+import { useTakeReading } from '../../work/useTakeReading';
+import { VerdictCard } from '../../panel/VerdictCard';
 
 /** Props of {@link FindScreen}. */
 export interface FindScreenProps {

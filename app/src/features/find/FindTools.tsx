@@ -10,10 +10,10 @@ import { Card } from '../../ui/Card';
 import { Choice } from '../../ui/Choice';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import type { JobContext } from '../job/useJob';
+import type { JobContext } from '@lucky-thread/work';
 import { InstrumentCheck } from './InstrumentCheck';
 import { LegendCheck } from './LegendCheck';
-import type { Finding } from './useFind';
+import type { Finding } from '../../work/useFind';
 
 /** Props of {@link FindTools}. */
 export interface FindToolsProps {

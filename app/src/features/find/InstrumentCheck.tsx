@@ -8,7 +8,7 @@ import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import { parseVolts } from './readingRequest';
+import { parseVolts } from '../../meter/readingRequest';
 
 const GLOWS: readonly { readonly value: 'lit' | 'dim' | 'dark'; readonly label: string }[] = [
   { value: 'lit', label: 'Lit' },

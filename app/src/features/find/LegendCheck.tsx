@@ -9,7 +9,7 @@ import { Caution } from '../../ui/Caution';
 import { Field } from '../../ui/Field';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import { parseRow, printedGrid } from './legendGrid';
+import { parseRow, printedGrid } from '../../panel/legendGrid';
 
 /** Which way up the legend belongs: the ratings seen in the panel, row by row, against the printed ones. */
 export function LegendCheck({ panels }: { readonly panels: readonly Panel[] }) {

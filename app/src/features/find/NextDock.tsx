@@ -7,7 +7,7 @@ import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import { TestDrawing } from './TestDrawing';
+import { TestDrawing } from '../../instruments/TestDrawing';
 
 /** Props of {@link NextDock}. */
 export interface NextDockProps {

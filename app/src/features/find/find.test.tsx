@@ -5,14 +5,14 @@ import type { Panel, Slot } from '@lucky-thread/core/vehicle';
 import { PARKED, stateAt } from '@lucky-thread/core/vehicle';
 import { Words } from '../../ui/Words';
 import { renderInApp } from '../../testing/render';
-import { FusePanel } from './FusePanel';
-import type { ReadingRow } from './jobReadings';
+import { FusePanel } from '../../panel/FusePanel';
+import type { ReadingRow } from '../../work/jobReadings';
 import { NextDock } from './NextDock';
-import { ReadingHistory } from './ReadingHistory';
-import { ReadingPad } from './ReadingPad';
-import { StateSwitches } from './StateSwitches';
-import type { ReadingTaker } from './useTakeReading';
-import { VerdictCard } from './VerdictCard';
+import { ReadingHistory } from '../../instruments/ReadingHistory';
+import { ReadingPad } from '../../instruments/ReadingPad';
+import { StateSwitches } from '../../instruments/StateSwitches';
+import type { ReadingTaker } from '../../work/useTakeReading';
+import { VerdictCard } from '../../panel/VerdictCard';
 
 jest.mock('../../store/outboxStorage', () => ({
   outboxStorage: {

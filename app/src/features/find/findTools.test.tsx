@@ -3,8 +3,8 @@ import type { Panel, Slot } from '@lucky-thread/core/vehicle';
 import { renderInApp } from '../../testing/render';
 import { InstrumentCheck } from './InstrumentCheck';
 import { LegendCheck } from './LegendCheck';
-import { parseRow, printedGrid } from './legendGrid';
-import { TestDrawing } from './TestDrawing';
+import { parseRow, printedGrid } from '../../panel/legendGrid';
+import { TestDrawing } from '../../instruments/TestDrawing';
 import { stateAt } from '@lucky-thread/core/vehicle';
 
 function slot(id: string, column: number, row: number, ratingA: number | undefined): Slot {

@@ -1,5 +1,5 @@
 import { FUNCTION_NAMES } from '@lucky-thread/core/vehicle';
-import type { JobContext } from '../job/useJob';
+import type { JobContext } from '@lucky-thread/work';
 
 /** What the model's log says about a slot, in a sentence; undefined when it says nothing. */
 export function logSentence(context: JobContext, slotId: string): string | undefined {

@@ -4,9 +4,9 @@ import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import { FRESH, probingOpened } from '../../store/probeSlice';
 import { makeStore } from '../../store/store';
 import { renderInApp } from '../../testing/render';
-import type { JobContext } from '../job/useJob';
+import type { JobContext } from '@lucky-thread/work';
 import { FindTools } from './FindTools';
-import type { Finding } from './useFind';
+import type { Finding } from '../../work/useFind';
 
 const went: string[] = [];
 jest.mock('expo-router', () => ({

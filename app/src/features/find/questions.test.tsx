@@ -11,8 +11,8 @@ import { itemGone, itemKept } from '../../store/outboxSlice';
 import { carChanged, slotTouched } from '../../store/probeSlice';
 import type { AppStore } from '../../store/store';
 import { makeStore } from '../../store/store';
-import type { JobContext } from '../job/useJob';
-import { useFind } from './useFind';
+import type { JobContext } from '@lucky-thread/work';
+import { useFind } from '../../work/useFind';
 
 const mockAsked: FindSession[] = [];
 jest.mock('../../workers/planner', () => {

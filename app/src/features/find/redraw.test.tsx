@@ -6,7 +6,7 @@ import { useEffect, useState } from 'react';
 import { renderInApp } from '../../testing/render';
 import type * as WordsModule from '../../ui/Words';
 import { useSteadyList } from '../../workers/useSteady';
-import { FusePanel } from './FusePanel';
+import { FusePanel } from '../../panel/FusePanel';
 
 const mockDrawn: string[] = [];
 jest.mock('../../ui/Words', () => {

@@ -6,7 +6,7 @@ import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import { TestDrawing } from '../find/TestDrawing';
+import { TestDrawing } from '../../instruments/TestDrawing';
 
 /** Props of {@link HarnessDock}. */
 export interface HarnessDockProps {

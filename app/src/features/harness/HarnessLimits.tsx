@@ -4,7 +4,7 @@ import { ActionButton } from '../../ui/ActionButton';
 import { Choice } from '../../ui/Choice';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import type { HarnessBench } from './useHarness';
+import type { HarnessBench } from '../../work/useHarness';
 
 const FAMILIES: readonly { readonly value: HarnessFamily; readonly label: string }[] = [
   { value: 'factory', label: 'The car’s own' },

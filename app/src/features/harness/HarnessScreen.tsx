@@ -8,24 +8,24 @@ import { NotWorkedOut } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
 import { WithDock } from '../../ui/WithDock';
 import { Words } from '../../ui/Words';
-import { countingRows } from '../find/jobReadings';
-import { ReadingHistory } from '../find/ReadingHistory';
-import { ReadingPad } from '../find/ReadingPad';
-import { readingRequest } from '../find/readingRequest';
-import { StateSwitches } from '../find/StateSwitches';
-import { useTakeReading } from '../find/useTakeReading';
-import type { JobContext } from '../job/useJob';
-import { useJobChange } from '../job/useJobChange';
+import { countingRows } from '../../work/jobReadings';
+import { ReadingHistory } from '../../instruments/ReadingHistory';
+import { ReadingPad } from '../../instruments/ReadingPad';
+import { readingRequest } from '../../meter/readingRequest';
+import { StateSwitches } from '../../instruments/StateSwitches';
+import { useTakeReading } from '../../work/useTakeReading';
+import type { JobContext } from '@lucky-thread/work';
+import { useJobChange } from '../../work/useJobChange';
 import { nextState } from '@lucky-thread/core/vehicle';
 import { HarnessDock } from './HarnessDock';
 import { PopPad } from './PopPad';
-import type { HarnessBench, HarnessFinding } from './useHarness';
-import { AT_REST, useHarness } from './useHarness';
+import type { HarnessBench, HarnessFinding } from '../../work/useHarness';
+import { AT_REST, useHarness } from '../../work/useHarness';
 import { HarnessLimits } from './HarnessLimits';
 import { Separating } from './Separating';
 import { Unproved } from './Unproved';
 import { WireEditor } from './WireEditor';
-import { WireList } from './WireList';
+import { WireList } from '../../panel/WireList';
 
 /** The cut wires of a job: as they are seen, what each is, and what to do next. */
 export function HarnessScreen({ context }: { readonly context: JobContext }) {

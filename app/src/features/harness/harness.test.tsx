@@ -9,9 +9,9 @@ import { HarnessLimits } from './HarnessLimits';
 import { PopPad } from './PopPad';
 import { Separating } from './Separating';
 import { Unproved } from './Unproved';
-import { AT_REST } from './useHarness';
+import { AT_REST } from '../../work/useHarness';
 import { WireEditor } from './WireEditor';
-import { WireList } from './WireList';
+import { WireList } from '../../panel/WireList';
 
 const WIRES: HarnessWire[] = [
   { id: 'harness/W1', name: 'W1 YE', colour: 'YE', tapedWith: undefined },

@@ -13,7 +13,7 @@ import { Empty, Failed, Loading } from '../../ui/States';
 import { usePalette } from '../../ui/ThemeProvider';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import { isDone, knotsOf, nextActionOf } from './phases';
+import { isDone, knotsOf, nextActionOf } from '../../work/phases';
 
 /** All jobs of the shop, each with its thread and what to do next. */
 export function JobsScreen() {

@@ -3,7 +3,7 @@ import { Caution } from '../../ui/Caution';
 import { Screen } from '../../ui/Screen';
 import { Words } from '../../ui/Words';
 import { LeadCard } from './LeadCard';
-import type { JobContext } from './useJob';
+import type { JobContext } from '@lucky-thread/work';
 
 /** The car of a job and how to reach its panels. */
 export function VehicleSummary({ context }: { readonly context: JobContext }) {

@@ -15,15 +15,13 @@ import { NotWorkedOut } from '../../ui/States';
 import { Stitch } from '../../ui/Stitch';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import { supplyLandmark } from '../build/BuildScreen';
-import type { Finding } from '../find/useFind';
-import { useFind } from '../find/useFind';
-import { MissingTaps } from '../job/MissingTaps';
-import type { TappedFeed } from '@lucky-thread/work';
-import { slotFeeds, tappedFeeds } from '@lucky-thread/work';
-import type { JobContext } from '../job/useJob';
-import { feedSizeOf } from '@lucky-thread/work';
-import { TapPointCard } from '../vehicles/TapPointCard';
+import type { Finding } from '../../work/useFind';
+import { useFind } from '../../work/useFind';
+import { MissingTaps } from '../../shell/MissingTaps';
+import type { TappedFeed, JobContext } from '@lucky-thread/work';
+import { slotFeeds, tappedFeeds, feedSizeOf, supplyLandmarkOf } from '@lucky-thread/work';
+import { TapPointCard } from '../../panel/TapPointCard';
+import { coreReadings } from '../../work/jobReadings';
 
 /** Log: what was proven becomes the model's knowledge. */
 export function LogScreen({ context }: { readonly context: JobContext }) {
@@ -85,7 +83,8 @@ function LogCard(props: {
   const { feed, slot, plan } = tapped;
   const verdict = finding.advice?.verdicts.find((one) => one.sourceId === slot.id);
   const size = feedSizeOf(tapped, context.settings);
-  const landmark = supplyLandmark(context, finding.rows, tapped);
+  const readings = coreReadings(finding.rows);
+  const landmark = supplyLandmarkOf(context, readings, tapped);
   const proven = PROOF_KINDS.every((kind) => plan.proofs?.includes(kind) === true);
   const waiting = finding.rows.some((row) => row.saved === 'unsaved' || row.saved === 'sending');
   const write = async (): Promise<TapPointView | undefined> => {

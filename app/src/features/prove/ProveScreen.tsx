@@ -11,13 +11,11 @@ import { usePalette } from '../../ui/ThemeProvider';
 import { RADIUS, SPACE } from '../../ui/tokens';
 import { NotWorkedOut } from '../../ui/States';
 import { Words } from '../../ui/Words';
-import { useFind } from '../find/useFind';
-import { MissingTaps } from '../job/MissingTaps';
-import type { TappedFeed } from '@lucky-thread/work';
-import { slotFeeds, tappedFeeds } from '@lucky-thread/work';
-import type { JobContext } from '../job/useJob';
-import { useJobChange } from '../job/useJobChange';
-import { withFeedPlan } from '../job/withFeedPlan';
+import { useFind } from '../../work/useFind';
+import { MissingTaps } from '../../shell/MissingTaps';
+import type { TappedFeed, JobContext } from '@lucky-thread/work';
+import { slotFeeds, tappedFeeds, withFeedPlan } from '@lucky-thread/work';
+import { useJobChange } from '../../work/useJobChange';
 
 /** Prove: the closing proofs of every tap; each is kept as soon as it is shown. */
 export function ProveScreen({ context }: { readonly context: JobContext }) {

@@ -13,7 +13,7 @@ import { Choice } from '../../ui/Choice';
 import { Loading } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import { BASES_V, DROP_LIMITS } from '../size/SizingOptions';
+import { BASES_V, DROP_LIMITS } from '../../sizing/choices';
 
 /** Fuse ratings that a van may hold, A. */
 const VAN_FUSES_A = [1, 2, 3, 4, 5, 7.5, 10, 15, 20, 25, 30] as const;

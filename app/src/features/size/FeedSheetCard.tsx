@@ -1,5 +1,5 @@
 import type { FeedPlanInput } from '@lucky-thread/contract';
-import { feedSheet, orientationFrom } from '@lucky-thread/core/choose';
+import { feedSheet } from '@lucky-thread/core/choose';
 import type { FeedSheet } from '@lucky-thread/core/choose';
 import type { FeedSize } from '@lucky-thread/core/size';
 import { useMemo, useState } from 'react';
@@ -12,17 +12,16 @@ import { Choice } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import { contactReadings } from '../choose/OrientationCard';
-import { OrientationDrawing } from '../choose/OrientationDrawing';
-import type { ReadingRow } from '../find/jobReadings';
-import type { TappedFeed } from '@lucky-thread/work';
-import type { JobContext } from '../job/useJob';
-import { feedLoadOf } from '@lucky-thread/work';
+import { OrientationDrawing } from '../../panel/OrientationDrawing';
+import type { ReadingRow } from '../../work/jobReadings';
+import type { TappedFeed, JobContext } from '@lucky-thread/work';
+import { feedLoadOf, sheetGivenOf, orientationAt, tapOfOthers } from '@lucky-thread/work';
 import type { PlanField } from './planProblems';
 import { SheetLines } from './SheetLines';
-import { SizeResult, shownConductor } from './SizeResult';
+import { SizeResult, shownConductor } from '../../sizing/SizeResult';
 import { SizingOptions } from './SizingOptions';
 import { ToolLinks } from './ToolLinks';
+import { coreReadings } from '../../work/jobReadings';
 
 /** Props of {@link FeedSheetCard}. */
 export interface FeedSheetCardProps {
@@ -113,44 +112,21 @@ export function FeedSheetCard(props: FeedSheetCardProps) {
 function useSheet(props: FeedSheetCardProps): FeedSheet | undefined {
   const { context, tapped, plan, size } = props;
   const units = useAppSelector((state) => state.prefs.units);
-  const { slot, feed } = tapped;
+  const { job, settings } = context;
   return useMemo(() => {
-    if (size === undefined || slot.ratingA === undefined) return undefined;
-    return feedSheet({
-      slot: { ...slot, ratingA: slot.ratingA },
-      currentA: feed.currentA,
-      measuredA: plan.measuredA,
-      sharedA: plan.sharedA,
-      size,
-      schools: context.settings.schools,
-      leadMm2: shownConductor(size, units)?.size.areaMm2,
-      reversible: context.job.vehicle.noTrace === true ? 'no trace' : 'any',
-      ground: groundOf(plan),
-      engineSpace: plan.sizing?.engineSpace,
-    });
-  }, [size, slot, feed.currentA, plan, context.settings, context.job.vehicle.noTrace, units]);
+    if (size === undefined) return undefined;
+    const leadMm2 = shownConductor(size, units)?.size.areaMm2;
+    const given = sheetGivenOf({ job, settings }, tapped, { size, leadMm2, plan });
+    return given === undefined ? undefined : feedSheet(given);
+  }, [size, tapped, plan, job, settings, units]);
 }
-
-/** What the installer has said about grounds within reach. */
-function groundOf(plan: FeedPlanInput) {
-  return {
-    studMm: plan.ground === 'stud' ? STUD_MM : undefined,
-    harness: plan.ground === 'harness',
-    harnessMm2: HARNESS_GROUND_MM2,
-  };
-}
-
-/** The commonest stud of body grounds, mm. Common practice. */
-const STUD_MM = 6;
-/** The commonest ground wire in a cabin harness, mm². Common practice. */
-const HARNESS_GROUND_MM2 = 1;
 
 /** The tap as it lies in the car, and what each way round does to both fuses. */
 function WayRound(props: FeedSheetCardProps & { readonly sheet: FeedSheet }) {
   const { context, rows, tapped, sheet } = props;
   const { slot } = tapped;
-  const orientation = orientationFrom(contactReadings(rows, slot.id));
-  const logged = context.taps.find((tap) => tap.slotId === slot.id && tap.jobId !== context.job.id);
+  const orientation = orientationAt(slot.id, coreReadings(rows));
+  const logged = tapOfOthers(context, slot.id);
   const supply = orientation.kind === 'found' ? orientation.supply : logged?.supplyContact;
   return (
     <View style={styles.stack}>

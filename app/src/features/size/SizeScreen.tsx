@@ -8,14 +8,12 @@ import { Caution } from '../../ui/Caution';
 import { Choice } from '../../ui/Choice';
 import { Screen } from '../../ui/Screen';
 import { SideBySide } from '../../ui/SideBySide';
-import { useJobReadings } from '../find/jobReadings';
-import { MissingTaps } from '../job/MissingTaps';
-import type { TappedFeed } from '@lucky-thread/work';
-import { slotFeeds, tappedFeeds } from '@lucky-thread/work';
-import type { JobContext } from '../job/useJob';
-import { useJobChange } from '../job/useJobChange';
+import { useJobReadings } from '../../work/jobReadings';
+import { MissingTaps } from '../../shell/MissingTaps';
+import type { TappedFeed, JobContext } from '@lucky-thread/work';
+import { slotFeeds, tappedFeeds, feedSizeOf } from '@lucky-thread/work';
+import { useJobChange } from '../../work/useJobChange';
 import { FeedSheetCard } from './FeedSheetCard';
-import { feedSizeOf } from '@lucky-thread/work';
 import { planProblems } from './planProblems';
 
 /** The plan as it is being typed; what was typed for another slot is no longer meant. */

@@ -6,11 +6,7 @@ import { NumberField } from '../../ui/NumberField';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import type { PlanField } from './planProblems';
-
-/** Voltages that per cent may refer to, V. */
-export const BASES_V = [12, 12.6, 13.8, 24] as const;
-/** Drop limits worth a button, per cent. */
-export const DROP_LIMITS = [1, 3, 5, 10] as const;
+import { BASES_V, DROP_LIMITS } from '../../sizing/choices';
 
 /** Props of {@link SizingOptions}. */
 export interface SizingOptionsProps {

@@ -4,9 +4,9 @@ import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
 import { SPACE } from '../../ui/tokens';
 import type { SlotFeed } from '@lucky-thread/work';
-import { paramsFor } from '../tools/toolInputs';
-import { BATTERY_DEFAULTS } from '../tools/batteryInputs';
-import { WIRE_DEFAULTS } from '../tools/wireInputs';
+import { paramsFor } from '../../sizing/toolInputs';
+import { BATTERY_DEFAULTS } from '../../sizing/batteryInputs';
+import { WIRE_DEFAULTS } from '../../sizing/wireInputs';
 
 /** Props of {@link ToolLinks}. */
 export interface ToolLinksProps {

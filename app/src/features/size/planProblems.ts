@@ -1,6 +1,6 @@
 import type { FeedPlanInput } from '@lucky-thread/contract';
 import type { UnitSystem } from '@lucky-thread/core/units';
-import { fieldProblem } from './fieldProblem';
+import { fieldProblem } from '../../sizing/fieldProblem';
 
 /** Numbers of a plan that can be typed wrong. */
 export type PlanField =

@@ -1,10 +1,11 @@
 import { CONVERTER_EFFICIENCY, SAME_SYSTEM_V, currentAt12V } from '@lucky-thread/core/size';
 import { Card } from '../../ui/Card';
 import { Words } from '../../ui/Words';
-import { Figure } from '../size/SizeResult';
-import { ToolChoice, ToolNumber, allGood } from './ToolFields';
+import { Figure } from '../../sizing/SizeResult';
+import { ToolChoice, ToolNumber } from './ToolFields';
 import { ToolPage } from './ToolPage';
-import { useToolInputs } from './useToolInputs';
+import { useToolInputs } from '../../sizing/useToolInputs';
+import { allGood } from '../../sizing/allGood';
 
 const DEFAULTS = {
   kind: 'amps',

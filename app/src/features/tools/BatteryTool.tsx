@@ -18,13 +18,13 @@ import { ChargeChart } from '../../ui/charts/ChargeChart';
 import { NotWorkedOut } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import { Figure } from '../size/SizeResult';
-import type { BatteryInputs } from './batteryInputs';
-import { BATTERY_DEFAULTS, monthOf } from './batteryInputs';
+import { Figure } from '../../sizing/SizeResult';
+import type { BatteryInputs } from '../../sizing/batteryInputs';
+import { BATTERY_DEFAULTS, monthOf } from '../../sizing/batteryInputs';
 import { ToolChoice, ToolNumber } from './ToolFields';
 import { ToolPage } from './ToolPage';
 import { useMonth } from './useMonth';
-import { useToolInputs } from './useToolInputs';
+import { useToolInputs } from '../../sizing/useToolInputs';
 
 /** How long a device may run on a parked car, and what a month of driving does to the battery. */
 export function BatteryTool() {

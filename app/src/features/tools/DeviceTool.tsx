@@ -3,7 +3,7 @@ import { Card } from '../../ui/Card';
 import { Words } from '../../ui/Words';
 import { ToolChoice } from './ToolFields';
 import { ToolPage } from './ToolPage';
-import { useToolInputs } from './useToolInputs';
+import { useToolInputs } from '../../sizing/useToolInputs';
 
 const DEFAULTS = { type: 'dashcam', parked: true };
 

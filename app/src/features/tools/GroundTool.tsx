@@ -3,9 +3,10 @@ import { chooseGround } from '@lucky-thread/core/choose';
 import { useShopQuery } from '../../store/api';
 import { Card } from '../../ui/Card';
 import { Words } from '../../ui/Words';
-import { ToolChoice, ToolNumber, allGood } from './ToolFields';
+import { ToolChoice, ToolNumber } from './ToolFields';
 import { ToolPage } from './ToolPage';
-import { useToolInputs } from './useToolInputs';
+import { useToolInputs } from '../../sizing/useToolInputs';
+import { allGood } from '../../sizing/allGood';
 
 const DEFAULTS = {
   currentA: 5,

@@ -6,9 +6,10 @@ import { Caution } from '../../ui/Caution';
 import { Words } from '../../ui/Words';
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import { PlugKit } from './PlugKit';
-import { ToolChoice, ToolNumber, allGood } from './ToolFields';
+import { ToolChoice, ToolNumber } from './ToolFields';
 import { ToolPage } from './ToolPage';
-import { useToolInputs } from './useToolInputs';
+import { useToolInputs } from '../../sizing/useToolInputs';
+import { allGood } from '../../sizing/allGood';
 
 const DEFAULTS = {
   place: 'wire',

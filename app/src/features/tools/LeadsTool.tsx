@@ -9,7 +9,7 @@ import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import { ToolChoice } from './ToolFields';
 import { ToolPage } from './ToolPage';
-import { useToolInputs } from './useToolInputs';
+import { useToolInputs } from '../../sizing/useToolInputs';
 
 const DEFAULTS = { family: 'radio', colour: 'blue/white' };
 

@@ -5,9 +5,10 @@ import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import { ToolChoice, ToolNumber, allGood } from './ToolFields';
+import { ToolChoice, ToolNumber } from './ToolFields';
 import { ToolPage } from './ToolPage';
-import { useToolInputs } from './useToolInputs';
+import { useToolInputs } from '../../sizing/useToolInputs';
+import { allGood } from '../../sizing/allGood';
 
 const DEFAULTS = {
   currentA: 12,

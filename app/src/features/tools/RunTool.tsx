@@ -6,12 +6,12 @@ import { useAppSelector } from '../../store/store';
 import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
 import { Words } from '../../ui/Words';
-import { Figure } from '../size/SizeResult';
+import { Figure } from '../../sizing/SizeResult';
 import { ToolChoice, ToolNumber } from './ToolFields';
 import { ToolPage } from './ToolPage';
-import { useToolInputs } from './useToolInputs';
+import { useToolInputs } from '../../sizing/useToolInputs';
 import { WireConditions } from './WireConditions';
-import { WIRE_DEFAULTS, loadOf } from './wireInputs';
+import { WIRE_DEFAULTS, loadOf } from '../../sizing/wireInputs';
 
 const LEAST_MM2 = 0.5;
 const MOST_MM2 = 7;

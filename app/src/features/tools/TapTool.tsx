@@ -10,10 +10,11 @@ import type { FuseFamily } from '@lucky-thread/core/vehicle';
 import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
 import { Words } from '../../ui/Words';
-import { Figure } from '../size/SizeResult';
-import { ToolChoice, ToolNumber, allGood } from './ToolFields';
+import { Figure } from '../../sizing/SizeResult';
+import { ToolChoice, ToolNumber } from './ToolFields';
 import { ToolPage } from './ToolPage';
-import { useToolInputs } from './useToolInputs';
+import { useToolInputs } from '../../sizing/useToolInputs';
+import { allGood } from '../../sizing/allGood';
 
 const DEFAULTS = {
   family: 'mini',

@@ -7,10 +7,11 @@ import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import { Figure } from '../size/SizeResult';
-import { ToolChoice, ToolNumber, allGood } from './ToolFields';
+import { Figure } from '../../sizing/SizeResult';
+import { ToolChoice, ToolNumber } from './ToolFields';
 import { ToolPage } from './ToolPage';
-import { useToolInputs } from './useToolInputs';
+import { useToolInputs } from '../../sizing/useToolInputs';
+import { allGood } from '../../sizing/allGood';
 
 const DEFAULTS = { wires: '18 AWG', moist: false, boltMm: 6, car: '0.75 mm²' };
 const LEAST_MM2 = 0.3;

@@ -7,7 +7,7 @@ import { Choice } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import { fieldProblem } from '../size/fieldProblem';
+import { fieldProblem } from '../../sizing/fieldProblem';
 
 /** Props of {@link ToolNumber}. */
 export interface ToolNumberProps {
@@ -64,17 +64,5 @@ export function ToolChoice<T extends string>(props: ToolChoiceProps<T>) {
         onChange={props.onChange}
       />
     </View>
-  );
-}
-
-/** Whether every number that must be there is there, and in its range. */
-export function allGood(
-  numbers: Partial<Record<SizingField, number | undefined>>,
-  optional: readonly SizingField[] = [],
-): boolean {
-  return (Object.entries(numbers) as [SizingField, number | undefined][]).every(
-    ([field, value]) =>
-      (value === undefined && optional.includes(field)) ||
-      (value !== undefined && fieldProblem(field, value, 'metric') === undefined),
   );
 }

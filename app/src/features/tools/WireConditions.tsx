@@ -2,9 +2,9 @@ import { INSULATIONS_C } from '@lucky-thread/core/size';
 import { FUSE_FAMILIES, FUSE_FAMILY_FACTS } from '@lucky-thread/core/vehicle';
 import { useState } from 'react';
 import { ActionButton } from '../../ui/ActionButton';
-import { BASES_V } from '../size/SizingOptions';
 import { ToolChoice, ToolNumber } from './ToolFields';
-import type { WireInputs } from './wireInputs';
+import type { WireInputs } from '../../sizing/wireInputs';
+import { BASES_V } from '../../sizing/choices';
 
 /** Props of {@link WireConditions}. */
 export interface WireConditionsProps {

@@ -3,12 +3,12 @@ import { useMemo } from 'react';
 import { useAppSelector } from '../../store/store';
 import { Card } from '../../ui/Card';
 import { Words } from '../../ui/Words';
-import { SizeResult } from '../size/SizeResult';
+import { SizeResult } from '../../sizing/SizeResult';
 import { ToolNumber } from './ToolFields';
 import { ToolPage } from './ToolPage';
-import { useToolInputs } from './useToolInputs';
+import { useToolInputs } from '../../sizing/useToolInputs';
 import { WireConditions } from './WireConditions';
-import { WIRE_DEFAULTS, loadOf } from './wireInputs';
+import { WIRE_DEFAULTS, loadOf } from '../../sizing/wireInputs';
 
 /** Fuse, wire and drop of a run. */
 export function WireTool() {

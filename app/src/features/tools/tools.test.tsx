@@ -7,9 +7,9 @@ import { ChargeChart } from '../../ui/charts/ChargeChart';
 import { CoordinationChart } from '../../ui/charts/CoordinationChart';
 import { decades, linearScale, logScale, pathThrough } from '../../ui/charts/scale';
 import { NumberField } from '../../ui/NumberField';
-import { BATTERY_DEFAULTS, monthOf } from './batteryInputs';
-import { inputsFrom, paramsFor } from './toolInputs';
-import { WIRE_DEFAULTS, loadOf } from './wireInputs';
+import { BATTERY_DEFAULTS, monthOf } from '../../sizing/batteryInputs';
+import { inputsFrom, paramsFor } from '../../sizing/toolInputs';
+import { WIRE_DEFAULTS, loadOf } from '../../sizing/wireInputs';
 
 describe('inputs in the address', () => {
   it('come back as they were, and leave out what is as by default', () => {

@@ -7,7 +7,7 @@ import { Empty, Failed, Loading } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import { CsvExchange } from './CsvExchange';
-import { TapPointCard } from './TapPointCard';
+import { TapPointCard } from '../../panel/TapPointCard';
 
 /** A vehicle model: where its panels are and what the log knows. */
 export function ModelScreen({ modelId }: { readonly modelId: string }) {

@@ -18,95 +18,166 @@ export interface CircuitKind {
 
 /** What panels hold: invented shares in the order of magnitude of a small car's interior panel. */
 export const CIRCUIT_KINDS: readonly CircuitKind[] = [
-  always(kind(6, 'battery 3, batterySaver 1', 'BAT BATT KL30 BACK_UP MEMORY PERM', 'B ELEC 30A')),
   always(
-    kind(
-      5,
-      'battery 2, batterySaver 1, loadShed 1',
-      'ROOM DOME INT_LP INNENL PLAFONNIER',
-      'LP BODY',
-    ),
+    kind({
+      share: 6,
+      supplies: 'battery 3, batterySaver 1',
+      legends: 'BAT BATT KL30 BACK_UP MEMORY PERM',
+      vague: 'B ELEC 30A',
+    }),
   ),
   always(
-    kind(
-      7,
-      'accessoryContact 4, accessoryRelay 2, retainedPower 1, battery 1, runContact 1',
-      'CIG P/OUTLET SOCKET STECKD PRISE MECHERO',
-      'PWR 12V',
-      [15, 20],
-    ),
+    kind({
+      share: 5,
+      supplies: 'battery 2, batterySaver 1, loadShed 1',
+      legends: 'ROOM DOME INT_LP INNENL PLAFONNIER',
+      vague: 'LP BODY',
+    }),
   ),
-  kind(5, 'accessoryContact 5, accessoryContactHeld 1, retainedPower 2', 'ACC ACC_2 15R', 'A2 AUX'),
   always(
-    kind(
-      6,
-      'battery 3, accessoryContact 3, retainedPower 1',
-      'RADIO AUDIO AV AUTORADIO',
-      'ENT HU',
-      [7.5, 10, 15],
-    ),
+    kind({
+      share: 7,
+      supplies: 'accessoryContact 4, accessoryRelay 2, retainedPower 1, battery 1, runContact 1',
+      legends: 'CIG P/OUTLET SOCKET STECKD PRISE MECHERO',
+      vague: 'PWR 12V',
+      ratingsA: [15, 20],
+    }),
   ),
-  always(kind(6, 'runCrankContact 3, runContact 2', 'IGN IG2 KL15 ZUENDUNG', 'SYS CTRL')),
+  kind({
+    share: 5,
+    supplies: 'accessoryContact 5, accessoryContactHeld 1, retainedPower 2',
+    legends: 'ACC ACC_2 15R',
+    vague: 'A2 AUX',
+  }),
   always(
-    kind(
-      10,
-      'runContact 8, runCrankContact 1',
-      'RR_DEF SEAT_HTR WIPER WASHER BLOWER HECKSCH LUNETTE',
-      'HTR AUX_2',
-      [15, 20, 30],
-    ),
+    kind({
+      share: 6,
+      supplies: 'battery 3, accessoryContact 3, retainedPower 1',
+      legends: 'RADIO AUDIO AV AUTORADIO',
+      vague: 'ENT HU',
+      ratingsA: [7.5, 10, 15],
+    }),
+  ),
+  always(
+    kind({
+      share: 6,
+      supplies: 'runCrankContact 3, runContact 2',
+      legends: 'IGN IG2 KL15 ZUENDUNG',
+      vague: 'SYS CTRL',
+    }),
+  ),
+  always(
+    kind({
+      share: 10,
+      supplies: 'runContact 8, runCrankContact 1',
+      legends: 'RR_DEF SEAT_HTR WIPER WASHER BLOWER HECKSCH LUNETTE',
+      vague: 'HTR AUX_2',
+      ratingsA: [15, 20, 30],
+    }),
   ),
   always({
-    ...kind(6, 'lampSwitch 1', 'ILLUM TAIL PANEL_LP STANDL', 'LP_2 L', [5, 7.5, 10]),
+    ...kind({
+      share: 6,
+      supplies: 'lampSwitch 1',
+      legends: 'ILLUM TAIL PANEL_LP STANDL',
+      vague: 'LP_2 L',
+      ratingsA: [5, 7.5, 10],
+    }),
     bulbW: 20,
   }),
-  kind(
-    4,
-    'retainedPower 2, retainedRun 1, runContact 1, battery 1, delayTimer 1',
-    'P/WDW SUNROOF WINDOW FENSTERH',
-    'COMF K',
-    [20, 25, 30],
-  ),
-  kind(5, 'unfed 3, battery 1, runContact 1', 'SPARE OPT RES LIBRE', 'NC --'),
-  kind(3, 'battery 1', 'HORN D/LOCK P_SEAT ZV', 'CONV GEN', [15, 20, 25]),
+  kind({
+    share: 4,
+    supplies: 'retainedPower 2, retainedRun 1, runContact 1, battery 1, delayTimer 1',
+    legends: 'P/WDW SUNROOF WINDOW FENSTERH',
+    vague: 'COMF K',
+    ratingsA: [20, 25, 30],
+  }),
+  kind({
+    share: 5,
+    supplies: 'unfed 3, battery 1, runContact 1',
+    legends: 'SPARE OPT RES LIBRE',
+    vague: 'NC --',
+  }),
+  kind({
+    share: 3,
+    supplies: 'battery 1',
+    legends: 'HORN D/LOCK P_SEAT ZV',
+    vague: 'CONV GEN',
+    ratingsA: [15, 20, 25],
+  }),
   always(
-    kind(4, 'runCrankContact 9, runContact 1', 'METER GAUGE KOMBI CLUSTER', 'INST M', [5, 7.5, 10]),
+    kind({
+      share: 4,
+      supplies: 'runCrankContact 9, runContact 1',
+      legends: 'METER GAUGE KOMBI CLUSTER',
+      vague: 'INST M',
+      ratingsA: [5, 7.5, 10],
+    }),
   ),
-  kind(
-    2,
-    'runContact 1, runCrankContact 1, reverseSwitch 1',
-    'REV REVERSE RUECKF',
-    'RL',
-    [7.5, 10],
-  ),
-  always(critical(kind(4, 'runCrankContact 1', 'A/BAG SRS AIRBAG', 'SAFE R1', [5, 7.5, 10]))),
+  kind({
+    share: 2,
+    supplies: 'runContact 1, runCrankContact 1, reverseSwitch 1',
+    legends: 'REV REVERSE RUECKF',
+    vague: 'RL',
+    ratingsA: [7.5, 10],
+  }),
   always(
     critical(
-      kind(
-        8,
-        'runCrankContact 3, battery 2, heldMainRelay 1',
-        'ABS ECM EPS TCM EFI FUEL',
-        'CU MOT',
-        [10, 15, 25],
-      ),
+      kind({
+        share: 4,
+        supplies: 'runCrankContact 1',
+        legends: 'A/BAG SRS AIRBAG',
+        vague: 'SAFE R1',
+        ratingsA: [5, 7.5, 10],
+      }),
     ),
   ),
   always(
     critical(
-      kind(6, 'battery 3, runContact 1, lowBeamSwitch 1', 'STOP HAZ ECU-B HEAD_LH TURN', 'E2 LGT'),
+      kind({
+        share: 8,
+        supplies: 'runCrankContact 3, battery 2, heldMainRelay 1',
+        legends: 'ABS ECM EPS TCM EFI FUEL',
+        vague: 'CU MOT',
+        ratingsA: [10, 15, 25],
+      }),
     ),
   ),
-  critical(kind(1, 'starterContact 1', 'START ST_SIG ANLASSER', 'S', [7.5, 10, 20])),
+  always(
+    critical(
+      kind({
+        share: 6,
+        supplies: 'battery 3, runContact 1, lowBeamSwitch 1',
+        legends: 'STOP HAZ ECU-B HEAD_LH TURN',
+        vague: 'E2 LGT',
+      }),
+    ),
+  ),
+  critical(
+    kind({
+      share: 1,
+      supplies: 'starterContact 1',
+      legends: 'START ST_SIG ANLASSER',
+      vague: 'S',
+      ratingsA: [7.5, 10, 20],
+    }),
+  ),
 ];
 
 /** A sort of circuit from a short notation: supplies with weights, legends with `_` for a space. */
-function kind(
-  share: number,
-  supplies: string,
-  legends: string,
-  vague: string,
-  ratingsA: readonly number[] = [5, 7.5, 10, 15],
-): CircuitKind {
+function kind({
+  share,
+  supplies,
+  legends,
+  vague,
+  ratingsA = [5, 7.5, 10, 15],
+}: {
+  readonly share: number;
+  readonly supplies: string;
+  readonly legends: string;
+  readonly vague: string;
+  readonly ratingsA?: readonly number[];
+}): CircuitKind {
   return {
     share,
     supplies: supplies.split(', ').map((entry) => {

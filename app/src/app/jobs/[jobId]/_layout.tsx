@@ -1,3 +1,3 @@
-import { JobShell } from '../../../features/job/JobShell';
+import { JobShell } from '../../../shell/JobShell';
 
 export default JobShell;

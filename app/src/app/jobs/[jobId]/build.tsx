@@ -1,5 +1,5 @@
 import { BuildScreen } from '../../../features/build/BuildScreen';
-import { useJobContext } from '../../../features/job/JobShell';
+import { useJobContext } from '../../../shell/JobShell';
 
 /** Build. */
 export default function BuildRoute() {

@@ -1,5 +1,5 @@
 import { ChooseScreen } from '../../../features/choose/ChooseScreen';
-import { useJobContext } from '../../../features/job/JobShell';
+import { useJobContext } from '../../../shell/JobShell';
 
 /** Choose. */
 export default function ChooseRoute() {

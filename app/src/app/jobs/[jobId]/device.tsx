@@ -1,5 +1,5 @@
 import { DeviceSummary } from '../../../features/job/SummaryScreens';
-import { useJobContext } from '../../../features/job/JobShell';
+import { useJobContext } from '../../../shell/JobShell';
 
 /** The device of the job. */
 export default function DeviceRoute() {

@@ -1,6 +1,6 @@
 import { FindScreen } from '../../../features/find/FindScreen';
-import { useJobContext } from '../../../features/job/JobShell';
-import { useJobChange } from '../../../features/job/useJobChange';
+import { useJobContext } from '../../../shell/JobShell';
+import { useJobChange } from '../../../work/useJobChange';
 
 /** Find; with every feed filled the job goes on to Choose. */
 export default function FindRoute() {

@@ -1,5 +1,5 @@
 import { HarnessScreen } from '../../../features/harness/HarnessScreen';
-import { useJobContext } from '../../../features/job/JobShell';
+import { useJobContext } from '../../../shell/JobShell';
 
 /** The job's bunch of cut wires. */
 export default function HarnessRoute() {

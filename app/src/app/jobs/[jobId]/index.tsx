@@ -1,5 +1,5 @@
 import { Redirect, useLocalSearchParams } from 'expo-router';
-import { useJobContext } from '../../../features/job/JobShell';
+import { useJobContext } from '../../../shell/JobShell';
 
 /** A job without a phase opens where the work is. */
 export default function JobIndex() {

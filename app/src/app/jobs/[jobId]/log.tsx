@@ -1,5 +1,5 @@
 import { LogScreen } from '../../../features/log/LogScreen';
-import { useJobContext } from '../../../features/job/JobShell';
+import { useJobContext } from '../../../shell/JobShell';
 
 /** Log. */
 export default function LogRoute() {

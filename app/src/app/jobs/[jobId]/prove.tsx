@@ -1,5 +1,5 @@
 import { ProveScreen } from '../../../features/prove/ProveScreen';
-import { useJobContext } from '../../../features/job/JobShell';
+import { useJobContext } from '../../../shell/JobShell';
 
 /** Prove. */
 export default function ProveRoute() {

@@ -1,5 +1,5 @@
 import { SizeScreen } from '../../../features/size/SizeScreen';
-import { useJobContext } from '../../../features/job/JobShell';
+import { useJobContext } from '../../../shell/JobShell';
 
 /** Size. */
 export default function SizeRoute() {

@@ -1,5 +1,5 @@
 import { VehicleSummary } from '../../../features/job/SummaryScreens';
-import { useJobContext } from '../../../features/job/JobShell';
+import { useJobContext } from '../../../shell/JobShell';
 
 /** The car of the job. */
 export default function VehicleRoute() {

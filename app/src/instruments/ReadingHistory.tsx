@@ -1,0 +1,88 @@
+import { StyleSheet, View } from 'react-native';
+import { forget, withdraw } from '../store/outbox';
+import { useAppDispatch } from '../store/store';
+import { ActionButton } from '../ui/ActionButton';
+import { usePalette } from '../ui/ThemeProvider';
+import { SPACE } from '../ui/tokens';
+import { Words } from '../ui/Words';
+import type { ReadingRow } from '../work/jobReadings';
+import { readingLine } from '../panel/VerdictCard';
+
+/** Props of {@link ReadingHistory}. */
+export interface ReadingHistoryProps {
+  readonly jobId: string;
+  readonly rows: readonly ReadingRow[];
+  /** Printed position of a slot. */
+  readonly nameOf: (slotId: string) => string;
+}
+
+const SAVED_WORDS: Record<ReadingRow['saved'], string> = {
+  saved: '',
+  sending: 'saving…',
+  unsaved: 'not saved yet, will be retried',
+  refused: 'refused',
+};
+
+/** Every reading of the job, newest first, each with its way back. */
+export function ReadingHistory({ jobId, rows, nameOf }: ReadingHistoryProps) {
+  const dispatch = useAppDispatch();
+  const palette = usePalette();
+  if (rows.length === 0)
+    return (
+      <Words kind="small" soft>
+        No reading yet. Touch a slot, then the lamp or the meter.
+      </Words>
+    );
+  return (
+    <View role="list" aria-label="Readings" testID="history">
+      {[...rows].reverse().map((row) => (
+        <View
+          key={row.id}
+          role="listitem"
+          testID={`reading-${row.saved}`}
+          style={[styles.row, { borderColor: palette.line }]}
+        >
+          <View style={styles.grow}>
+            <Words kind="label" style={row.withdrawnAt !== null && styles.struck}>
+              {nameOf(row.sourceId)}
+              {row.contact === null ? '' : ` · contact ${row.contact}`} · {readingLine(row)}
+            </Words>
+            {(row.saved !== 'saved' || row.withdrawnAt !== null) && (
+              <Words kind="small" soft testID={`reading-note-${row.saved}`}>
+                {[
+                  row.withdrawnAt === null ? '' : 'withdrawn',
+                  SAVED_WORDS[row.saved],
+                  row.problem ?? '',
+                ]
+                  .filter((part) => part !== '')
+                  .join(' · ')}
+              </Words>
+            )}
+          </View>
+          {row.withdrawnAt === null && (
+            <ActionButton
+              kind="quiet"
+              label={row.saved === 'refused' ? 'Drop' : 'Withdraw'}
+              spoken={`${row.saved === 'refused' ? 'Drop' : 'Withdraw'} reading ${readingLine(row)} at ${nameOf(row.sourceId)}`}
+              onPress={() =>
+                dispatch(row.saved === 'refused' ? forget(row.id) : withdraw(jobId, row.id))
+              }
+            />
+          )}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: SPACE.s,
+    borderBottomWidth: 1,
+    minHeight: 48,
+  },
+  grow: { flex: 1 },
+  struck: { textDecorationLine: 'line-through' },
+});

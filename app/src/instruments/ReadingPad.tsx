@@ -1,0 +1,99 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { ActionButton } from '../ui/ActionButton';
+import { SPACE } from '../ui/tokens';
+import { Words } from '../ui/Words';
+import { Keypad } from './Keypad';
+import type { ReadingTaker } from '../work/useTakeReading';
+
+/** Props of {@link ReadingPad}. */
+export interface ReadingPadProps {
+  readonly taker: ReadingTaker;
+  /** A simulated car stands behind the model. */
+  /** Instrument that the shop takes first; its key comes first. */
+  readonly first?: 'meter' | 'lamp';
+  readonly simulated: boolean;
+  /** Called after a reading was kept. */
+  readonly onTaken?: () => void;
+  /** Unit of what is typed; volts by default. */
+  readonly unit?: 'V' | 'Ω';
+  /** Tells two pads on one screen apart. */
+  readonly testID?: string;
+}
+
+/** The ways to log a reading, one touch each: lamp lit, dim or dark, the simulated meter, or volts by keypad. */
+export function ReadingPad(props: ReadingPadProps) {
+  const { taker, unit = 'V', testID = 'pad' } = props;
+  const [typing, setTyping] = useState(false);
+  const [text, setText] = useState('');
+  const done = (kept: boolean): void => {
+    if (!kept) return;
+    setText('');
+    setTyping(false);
+    props.onTaken?.();
+  };
+  const volts = (
+    <ActionButton
+      label={typing ? 'Close' : unit === 'Ω' ? 'Ohms' : 'Volts'}
+      spoken={typing ? 'Close the keypad' : unit === 'Ω' ? 'Type ohms' : 'Type volts'}
+      testID={`${testID}-volts`}
+      style={styles.key}
+      onPress={() => setTyping(!typing)}
+    />
+  );
+  return (
+    <View style={styles.pad} testID={testID}>
+      <View style={styles.row}>
+        {props.first === 'meter' && volts}
+        {(['lit', 'dim', 'dark'] as const).map((glow) => (
+          <ActionButton
+            key={glow}
+            label={{ lit: 'Lit', dim: 'Dim', dark: 'Dark' }[glow]}
+            spoken={`Lamp ${glow}`}
+            testID={`${testID}-${glow}`}
+            style={styles.key}
+            onPress={() => void taker.glow(glow).then(done)}
+          />
+        ))}
+        {props.first !== 'meter' && volts}
+        {props.simulated && (
+          <ActionButton
+            label="Sim meter"
+            spoken="Sim meter: take its value"
+            testID={`${testID}-sim`}
+            style={styles.wideKey}
+            disabled={taker.busy}
+            onPress={() => void taker.simulated().then(done)}
+          />
+        )}
+      </View>
+      {taker.link === 'lost' && (
+        <Words kind="small" soft testID={`${testID}-link`}>
+          ⚡ Meter connection lost. What was read is kept; it connects again at the next touch.
+        </Words>
+      )}
+      {taker.problem !== undefined && (
+        <View role="alert">
+          <Words kind="small" testID={`${testID}-problem`}>
+            ✕ {taker.problem}
+          </Words>
+        </View>
+      )}
+      {typing && (
+        <Keypad
+          unit={unit}
+          text={text}
+          onText={setText}
+          onLog={() => void taker.volts(text).then(done)}
+        />
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  pad: { gap: SPACE.xs },
+  row: { flexDirection: 'row', gap: SPACE.xs },
+  key: { flex: 1, paddingHorizontal: 2 },
+  wideKey: { flex: 1.5, paddingHorizontal: 2 },
+});

@@ -1,0 +1,126 @@
+import type { Verdict } from '@lucky-thread/core/identify';
+import type { Panel } from '@lucky-thread/core/vehicle';
+import { useEffect, useRef, useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import Svg, { Rect } from 'react-native-svg';
+import { ActionButton } from '../ui/ActionButton';
+import { usePalette } from '../ui/ThemeProvider';
+import { SPACE } from '../ui/tokens';
+import { Words } from '../ui/Words';
+import { CELL, SlotCell } from './SlotCell';
+
+/** Props of {@link FusePanel}. */
+export interface FusePanelProps {
+  readonly panel: Panel;
+  readonly verdicts: ReadonlyMap<string, Verdict>;
+  readonly selectedId: string | undefined;
+  readonly wantedIds: ReadonlySet<string>;
+  readonly loggedIds: ReadonlySet<string>;
+  readonly onTouch: (slotId: string) => void;
+}
+
+/** Below this a legend can't be read at arm's length; the panel scrolls instead. */
+const SMALLEST_ZOOM = 0.86;
+const LARGEST_ZOOM = 1.7;
+/** One step of the zoom buttons. */
+const ZOOM_STEP = 1.25;
+const FRAME = 8;
+
+/** A fuse panel drawn from its data; it zooms in steps and keeps the touched slot in sight. */
+export function FusePanel(props: FusePanelProps) {
+  const palette = usePalette();
+  const { panel, selectedId } = props;
+  const lie = panel.slots[0]?.lie ?? 'tall';
+  const [available, setAvailable] = useState(0);
+  const [factor, setFactor] = useState(1);
+  const natural = panel.columns * CELL[lie].width;
+  const fitted = clampZoom((available - 2 * FRAME) / natural, 1.25);
+  const zoom = clampZoom(fitted * factor, LARGEST_ZOOM);
+  const cell = { width: CELL[lie].width * zoom, height: CELL[lie].height * zoom };
+  const width = panel.columns * cell.width + 2 * FRAME;
+  const height = panel.rows * cell.height + 2 * FRAME;
+  const scroll = useRef<ScrollView>(null);
+  const selected = panel.slots.find((slot) => slot.id === selectedId);
+  const column = selected?.column;
+  useEffect(() => {
+    if (column === undefined) return;
+    const x = FRAME + (column + 0.5) * cell.width - available / 2;
+    scroll.current?.scrollTo({ x: Math.max(0, x), animated: true });
+  }, [column, cell.width, available]);
+
+  return (
+    <View style={styles.panel} testID={`panel-${panel.id}`}>
+      <View style={styles.head}>
+        <View style={styles.where}>
+          <Words kind="heading">{panel.name}</Words>
+          <Words kind="small" soft>
+            {panel.location}
+          </Words>
+        </View>
+        <ActionButton
+          label="−"
+          spoken="Smaller"
+          kind="quiet"
+          disabled={zoom <= SMALLEST_ZOOM}
+          onPress={() => setFactor(factor / ZOOM_STEP)}
+        />
+        <ActionButton
+          label="+"
+          spoken="Larger"
+          kind="quiet"
+          disabled={zoom >= LARGEST_ZOOM}
+          onPress={() => setFactor(factor * ZOOM_STEP)}
+        />
+      </View>
+      <View onLayout={(event) => setAvailable(event.nativeEvent.layout.width)}>
+        <ScrollView ref={scroll} horizontal tabIndex={0} contentContainerStyle={styles.scrolled}>
+          <View style={{ width, height }}>
+            <Svg width={width} height={height} style={StyleSheet.absoluteFill} aria-hidden>
+              <Rect
+                x={1}
+                y={1}
+                width={width - 2}
+                height={height - 2}
+                rx={12}
+                fill={palette.sunken}
+                stroke={palette.line}
+                strokeWidth={1.5}
+              />
+            </Svg>
+            {panel.slots.map((slot) => (
+              <View
+                key={slot.id}
+                style={{
+                  position: 'absolute',
+                  left: FRAME + slot.column * cell.width,
+                  top: FRAME + slot.row * cell.height,
+                }}
+              >
+                <SlotCell
+                  slot={slot}
+                  verdict={props.verdicts.get(slot.id)}
+                  selected={slot.id === selectedId}
+                  wanted={props.wantedIds.has(slot.id)}
+                  logged={props.loggedIds.has(slot.id)}
+                  zoom={zoom}
+                  onTouch={props.onTouch}
+                />
+              </View>
+            ))}
+          </View>
+        </ScrollView>
+      </View>
+    </View>
+  );
+}
+
+function clampZoom(zoom: number, largest: number): number {
+  return Math.min(largest, Math.max(SMALLEST_ZOOM, zoom));
+}
+
+const styles = StyleSheet.create({
+  panel: { gap: SPACE.s },
+  head: { flexDirection: 'row', alignItems: 'center' },
+  where: { flex: 1 },
+  scrolled: { flexGrow: 1, justifyContent: 'center' },
+});

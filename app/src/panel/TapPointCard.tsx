@@ -1,0 +1,91 @@
+import type { ModelView, TapPointView } from '@lucky-thread/contract';
+import { toCoreReading } from '@lucky-thread/contract';
+import { describeValue } from '@lucky-thread/core/identify';
+import { FUNCTION_NAMES, PLACE_WORDS, describeState } from '@lucky-thread/core/vehicle';
+import { StyleSheet, View } from 'react-native';
+import { Card } from '../ui/Card';
+import { Caution } from '../ui/Caution';
+import { FunctionMark } from '../ui/FunctionMark';
+import { Stitch } from '../ui/Stitch';
+import { SPACE } from '../ui/tokens';
+import { Words } from '../ui/Words';
+
+const STATUS_WORDS: Record<TapPointView['status'], string> = {
+  reported: 'Reported',
+  verified: 'Verified',
+  disputed: 'Disputed',
+};
+const GRADE_WORDS: Record<TapPointView['grade'], string> = {
+  probed: 'probed',
+  probedByOther: 'probed elsewhere',
+  legend: 'from a legend or manual',
+  forum: 'from a forum',
+  asserted: 'asserted',
+};
+
+/** A tap point of the log with its evidence. */
+export function TapPointCard({
+  tap,
+  model,
+}: {
+  readonly tap: TapPointView;
+  readonly model: ModelView;
+}) {
+  const panel = model.panels.find((one) => one.slots.some((slot) => slot.id === tap.slotId));
+  const slot = panel?.slots.find((one) => one.id === tap.slotId);
+  const against = tap.observations.filter((one) => one.kind === 'contradicted');
+  const confirmed = tap.confirmedJobs;
+  return (
+    <Card testID={`tap-${tap.slotId}`}>
+      <View style={styles.head}>
+        <View style={styles.grow}>
+          <Words kind="heading">{`${slot?.position ?? tap.slotId} ${slot?.legend ?? ''}`}</Words>
+          <Words>{FUNCTION_NAMES[tap.function].plain}</Words>
+          <Words kind="small" soft>
+            {FUNCTION_NAMES[tap.function].term} · {panel?.name ?? ''}
+          </Words>
+        </View>
+        <FunctionMark of={tap.function} sure={tap.status !== 'disputed'} />
+      </View>
+      {tap.matrix.length > 0 ? (
+        <Stitch stitch={tap.matrix} named step={30} />
+      ) : (
+        <Words kind="small" soft>
+          Imported without readings: nothing here has been seen on this shop’s cars.
+        </Words>
+      )}
+      {tap.matrix
+        .filter((cell) => cell.values.length > 0)
+        .map((cell) => (
+          <Words kind="small" key={cell.place}>
+            {PLACE_WORDS[cell.place]}: {cell.values.join(', ')}
+          </Words>
+        ))}
+      <Words>{`Supply enters at the ${tap.supplyLandmark}. Added: ${tap.fuseA} A fuse, ${tap.awg} AWG.`}</Words>
+      {tap.note !== '' && <Words>“{tap.note}”</Words>}
+      <Words kind="small" soft testID={`tap-status-${tap.slotId}`}>
+        {[
+          STATUS_WORDS[tap.status],
+          GRADE_WORDS[tap.grade],
+          `${tap.loggedBy}, ${tap.loggedAt.slice(0, 10)}`,
+          tap.yearFrom === tap.yearTo
+            ? `model year ${tap.yearFrom}`
+            : `${tap.yearFrom}–${tap.yearTo}`,
+          ...(confirmed > 0
+            ? [`confirmed on ${confirmed} job${confirmed === 1 ? '' : 's'} since`]
+            : []),
+        ].join(' · ')}
+      </Words>
+      {against.map((one) => (
+        <Caution key={one.reading.id}>
+          {`Contradicted: ${describeValue(toCoreReading(one.reading).value)}, ${describeState(one.reading.state)}, by ${one.reading.takenBy} on ${one.reading.takenAt.slice(0, 10)}.`}
+        </Caution>
+      ))}
+    </Card>
+  );
+}
+
+const styles = StyleSheet.create({
+  head: { flexDirection: 'row', gap: SPACE.m, justifyContent: 'space-between' },
+  grow: { flex: 1 },
+});

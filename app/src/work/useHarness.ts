@@ -1,0 +1,79 @@
+import { toCoreReading } from '@lucky-thread/contract';
+import type {
+  HarnessAdvice,
+  HarnessFamily,
+  HarnessLimit,
+  HarnessSession,
+} from '@lucky-thread/core/identify/harness';
+import type { VehicleState } from '@lucky-thread/core/vehicle';
+import { PARKED } from '@lucky-thread/core/vehicle';
+import { useMemo } from 'react';
+import { askHarnessPlanner } from '../workers/planner';
+import { useAnswer } from '../workers/useAnswer';
+import { useSteady } from '../workers/useSteady';
+import type { ReadingRow } from './jobReadings';
+import { countingRows, useJobReadings } from './jobReadings';
+import type { JobContext } from '@lucky-thread/work';
+
+/** Everything the harness screen knows. */
+export interface HarnessFinding {
+  readonly session: HarnessSession;
+  readonly rows: readonly ReadingRow[];
+  readonly advice: HarnessAdvice | undefined;
+  readonly thinking: boolean;
+  readonly problem: string | undefined;
+  readonly retry: () => void;
+}
+
+/** Where hands, clip and car are. */
+export interface HarnessBench {
+  readonly state: VehicleState;
+  readonly clip: 'ground' | 'constant';
+  readonly cannot: readonly HarnessLimit[];
+  /** Whose colours the bunch has. */
+  readonly family: HarnessFamily;
+}
+
+/** At the start: key off, clip on ground, everything possible. */
+export const AT_REST: HarnessBench = {
+  state: PARKED,
+  clip: 'ground',
+  cannot: [],
+  family: 'factory',
+};
+
+/** Readings of a job's bunch of wires, and what the identification makes of them. */
+export function useHarness(context: JobContext, bench: HarnessBench): HarnessFinding {
+  const { rows: all } = useJobReadings(context.job.id);
+  const { harness } = context.job;
+  const rows = useMemo(
+    () => all.filter((row) => harness.some((wire) => wire.id === row.sourceId)),
+    [all, harness],
+  );
+  const session = useMemo(
+    (): HarnessSession => ({
+      wires: harness.map((wire) => ({
+        id: wire.id,
+        name: `${wire.name} ${wire.colour ?? ''}`.trim(),
+        colour: wire.colour,
+        tapedWith: wire.tapedWith,
+      })),
+      readings: countingRows(rows).map(toCoreReading),
+      ...bench,
+    }),
+    [harness, rows, bench],
+  );
+  return { session, rows, ...useHarnessAdvice(session) };
+}
+
+/** Asks the worker; an answer to an older question is dropped. */
+export function useHarnessAdvice(
+  session: HarnessSession,
+): Pick<HarnessFinding, 'advice' | 'thinking' | 'problem' | 'retry'> {
+  const steady = useSteady(session);
+  const { answer, thinking, problem, retry } = useAnswer(
+    steady.wires.length === 0 ? undefined : steady,
+    askHarnessPlanner,
+  );
+  return { advice: answer, thinking, problem, retry };
+}

@@ -1,0 +1,39 @@
+import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
+import type { JobContext } from '@lucky-thread/work';
+import { problemOf } from '../store/problemText';
+import { useJobQuery, useJobTapsQuery, useModelQuery, useShopQuery } from '../store/api';
+
+/** The job of an id with its model and the model's log; undefined while loading. */
+export function useJob(jobId: string): {
+  readonly context: JobContext | undefined;
+  readonly failed: boolean;
+  /** What the server said of it; undefined when it did not answer. */
+  readonly why: string | undefined;
+  readonly retry: () => void;
+} {
+  const job = useJobQuery(jobId, { refetchOnFocus: true });
+  const modelId = job.data?.vehicle.modelId;
+  const model = useModelQuery(modelId ?? '', { skip: modelId === undefined });
+  const shop = useShopQuery();
+  const taps = useJobTapsQuery(jobId);
+  const context =
+    job.data !== undefined && model.data !== undefined && taps.data !== undefined
+      ? {
+          job: job.data,
+          model: model.data,
+          taps: taps.data,
+          // Without the shop's own settings the usual ones do: a job never waits for them.
+          settings: shop.data?.settings ?? DEFAULT_SETTINGS,
+        }
+      : undefined;
+  return {
+    context,
+    failed: context === undefined && (job.isError || model.isError || taps.isError),
+    why: problemOf(job.error)?.detail ?? problemOf(job.error)?.title,
+    retry: () => {
+      void job.refetch();
+      void taps.refetch();
+      if (modelId !== undefined) void model.refetch();
+    },
+  };
+}

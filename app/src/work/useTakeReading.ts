@@ -1,0 +1,76 @@
+import type { Glow } from '@lucky-thread/core/identify';
+import type { VehicleState } from '@lucky-thread/core/vehicle';
+import { useCallback, useState } from 'react';
+import { keypadMeter, lampMeter } from '../meter/handMeters';
+import type { Meter, MeterTouch } from '../meter/meter';
+import type { MeterLink } from '../meter/networkMeter';
+import { useNetworkMeter } from '../meter/useNetworkMeter';
+import { takeReading } from '../store/outbox';
+import { useAppDispatch } from '../store/store';
+import { readingRequest } from '../meter/readingRequest';
+
+/** The ways to log a reading at one place. */
+export interface ReadingTaker {
+  readonly glow: (glow: Glow) => Promise<boolean>;
+  readonly volts: (text: string) => Promise<boolean>;
+  readonly simulated: () => Promise<boolean>;
+  /** What was wrong with the last try. */
+  readonly problem: string | undefined;
+  readonly busy: boolean;
+  /** How the networked meter's connection stands. */
+  readonly link: MeterLink;
+}
+
+/** Where a reading is taken. */
+export interface TakeAt extends Omit<MeterTouch, 'clipId'> {
+  readonly jobId: string;
+  /** Wire that the clip sits on, which must be the constant; ground when left out. */
+  readonly clipId?: string | undefined;
+}
+
+/** Logs readings of a slot or wire in the state the car is in, by keypad, lamp or networked meter. */
+export function useTakeReading(at: TakeAt): ReadingTaker {
+  const dispatch = useAppDispatch();
+  const [problem, setProblem] = useState<string>();
+  const [busy, setBusy] = useState(false);
+  const network = useNetworkMeter(at.jobId);
+  const { jobId, sourceId, contact, state, clipId, otherId, measure } = at;
+
+  const take = useCallback(
+    async <Entry>(meter: Meter<Entry>, entry: Entry): Promise<boolean> => {
+      setBusy(true);
+      const touch = { sourceId, contact, state, clipId, otherId, measure };
+      const answer = await meter.read(touch, entry);
+      setBusy(false);
+      if (!answer.ok) {
+        setProblem(answer.problem);
+        return false;
+      }
+      const clip = clipId === undefined ? undefined : 'constant';
+      const result = readingRequest(
+        { sourceId, contact, state: plainState(state), otherId, clip, at: new Date() },
+        answer.taken,
+      );
+      setProblem(result.ok ? undefined : result.problems.map((one) => one.message).join('; '));
+      if (result.ok) dispatch(takeReading(jobId, result.request));
+      return result.ok;
+    },
+    [dispatch, jobId, sourceId, contact, state, clipId, otherId, measure],
+  );
+
+  return {
+    glow: (glow) => take(lampMeter, glow),
+    volts: (text) => take(keypadMeter, text),
+    simulated: () => take(network.meter(), undefined),
+    problem,
+    busy,
+    link: network.link,
+  };
+}
+
+/** What is at rest need not be sent. */
+function plainState(state: VehicleState): VehicleState {
+  return Object.fromEntries(
+    Object.entries(state).filter(([, value]) => value !== undefined),
+  ) as unknown as VehicleState;
+}

@@ -1,0 +1,53 @@
+import type { FieldProblem, MatrixCell, TapPointView } from '@lucky-thread/contract';
+import type { Reading, Verdict } from '@lucky-thread/core/identify';
+import { describeValue } from '@lucky-thread/core/identify';
+import type { Slot } from '@lucky-thread/core/vehicle';
+import { PLACE_WORDS, placeOf } from '@lucky-thread/core/vehicle';
+import type { JobContext } from './jobContext';
+import { tapOfOthers } from './jobContext';
+import { orientationAt } from './supplySide';
+
+/** What a job's readings say of a slot, as it goes into the log, or what is missing for that. */
+export type LogFindings =
+  | ({ readonly ok: true; readonly matrix: MatrixCell[] } & Pick<
+      TapPointView,
+      'function' | 'supplyContact'
+    >)
+  | { readonly ok: false; readonly problem: FieldProblem };
+
+/**
+ * What the readings say of a slot for the model's log: app and server ask the same.
+ *
+ * @param verdict the identification's on the slot, over the whole session
+ * @param readings those of the job that count
+ */
+export function logFindingsOf(
+  context: Pick<JobContext, 'taps'> & { readonly job: Pick<JobContext['job'], 'id'> },
+  slot: Pick<Slot, 'id'>,
+  found: { readonly verdict: Verdict | undefined; readonly readings: readonly Reading[] },
+): LogFindings {
+  const { verdict } = found;
+  if (verdict?.function === undefined) {
+    const open = verdict?.missing.map((one) => PLACE_WORDS[one.place]).join(', ') ?? '';
+    const message = `${verdict?.headline ?? 'No verdict'}. Still to be seen: ${open === '' ? 'a reading' : open}`;
+    return { ok: false, problem: { path: 'function', message } };
+  }
+  const own = found.readings.filter((reading) => reading.sourceId === slot.id);
+  const orientation = orientationAt(slot.id, own);
+  const supplyContact =
+    orientation.kind === 'found'
+      ? orientation.supply
+      : tapOfOthers(context, slot.id)?.supplyContact;
+  if (supplyContact === undefined)
+    return {
+      ok: false,
+      problem: { path: 'supplyContact', message: 'the supply side has not been found' },
+    };
+  const matrix = verdict.stitch.map((cell) => ({
+    ...cell,
+    values: own
+      .filter((one) => one.contact === undefined && placeOf(one.state) === cell.place)
+      .map((one) => describeValue(one.value)),
+  }));
+  return { ok: true, function: verdict.function, supplyContact, matrix };
+}

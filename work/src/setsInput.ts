@@ -1,0 +1,41 @@
+import { needsOf } from '@lucky-thread/contract';
+import type { SetsInput } from '@lucky-thread/core/choose';
+import type { Verdict } from '@lucky-thread/core/identify';
+import type { JobContext } from './jobContext';
+import { inrushOf, slotFeeds } from './jobFeeds';
+
+/** What the sources of a job's feeds are ranked from, all feeds together. */
+export function setsInputOf(
+  context: Pick<JobContext, 'job' | 'model' | 'taps'>,
+  verdicts: ReadonlyMap<string, Verdict>,
+): SetsInput {
+  const { job, model, taps } = context;
+  const needs = new Map(needsOf(job.device).map((need) => [need.id, need]));
+  const loggedSlotIds = new Set(
+    taps.filter((tap) => tap.jobId !== job.id).map((tap) => tap.slotId),
+  );
+  return {
+    panels: model.panels,
+    verdicts,
+    measuredA: bySlot(job.plan, 'measuredA'),
+    sharedA: bySlot(job.plan, 'sharedA'),
+    feeds: slotFeeds(context).flatMap((feed) => {
+      const need = needs.get(feed.id);
+      if (need === undefined) return [];
+      const { name, currentA } = feed;
+      return [{ need, name, currentA, inrush: inrushOf(feed), loggedSlotIds }];
+    }),
+  };
+}
+
+function bySlot(
+  plan: JobContext['job']['plan'],
+  field: 'measuredA' | 'sharedA',
+): Record<string, number> {
+  return Object.fromEntries(
+    plan.flatMap((one) => {
+      const value = one[field];
+      return value === undefined ? [] : [[one.slotId, value] as const];
+    }),
+  );
+}

@@ -1,0 +1,42 @@
+import type { FeedPlanInput } from '@lucky-thread/contract';
+import type { SheetGiven } from '@lucky-thread/core/choose';
+import type { FeedSize } from '@lucky-thread/core/size';
+import type { JobContext } from './jobContext';
+import type { TappedFeed } from './jobFeeds';
+
+/** The commonest stud of body grounds, mm. Common practice. */
+const STUD_MM = 6;
+/** The commonest ground wire in a cabin harness, mm². Common practice. */
+const HARNESS_GROUND_MM2 = 1;
+
+/** What a tapped feed's sheet is made from; undefined for a slot whose rating nobody knows. */
+export function sheetGivenOf(
+  context: Pick<JobContext, 'job' | 'settings'>,
+  { feed, slot, plan: stored }: TappedFeed,
+  of: {
+    readonly size: FeedSize;
+    /** Cross-section of the lead that is crimped, mm²; the size's own when left out. */
+    readonly leadMm2?: number | undefined;
+    /** The plan as it is being changed; the stored one when left out. */
+    readonly plan?: FeedPlanInput;
+  },
+): SheetGiven | undefined {
+  if (slot.ratingA === undefined) return undefined;
+  const plan = of.plan ?? stored;
+  return {
+    slot: { ...slot, ratingA: slot.ratingA },
+    currentA: feed.currentA,
+    measuredA: plan.measuredA,
+    sharedA: plan.sharedA,
+    size: of.size,
+    leadMm2: of.leadMm2,
+    schools: context.settings.schools,
+    reversible: context.job.vehicle.noTrace === true ? 'no trace' : 'any',
+    engineSpace: plan.sizing?.engineSpace,
+    ground: {
+      studMm: plan.ground === 'stud' ? STUD_MM : undefined,
+      harness: plan.ground === 'harness',
+      harnessMm2: HARNESS_GROUND_MM2,
+    },
+  };
+}

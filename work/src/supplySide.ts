@@ -1,0 +1,29 @@
+import type { Orientation } from '@lucky-thread/core/choose';
+import { orientationFrom } from '@lucky-thread/core/choose';
+import type { Reading } from '@lucky-thread/core/identify';
+import type { TappedFeed } from './jobFeeds';
+import type { JobContext } from './jobContext';
+import { tapOfOthers } from './jobContext';
+
+/** Which contact of an empty slot the supply enters, by what was read there. */
+export function orientationAt(slotId: string, readings: readonly Reading[]): Orientation {
+  return orientationFrom(
+    readings.flatMap((one) =>
+      one.sourceId !== slotId || one.contact === undefined
+        ? []
+        : [{ ...one, contact: one.contact }],
+    ),
+  );
+}
+
+/** Where the supply enters a tapped slot, in words: as read here, else as another job logged it; undefined when nobody has. */
+export function supplyLandmarkOf(
+  context: Pick<JobContext, 'job' | 'taps'>,
+  readings: readonly Reading[],
+  { slot }: TappedFeed,
+): string | undefined {
+  const orientation = orientationAt(slot.id, readings);
+  if (orientation.kind === 'found')
+    return slot.contacts.find((one) => one.id === orientation.supply)?.landmark;
+  return tapOfOthers(context, slot.id)?.supplyLandmark;
+}
