@@ -2,9 +2,25 @@ import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import type { FeedPlanInput, JobView, TapPointView } from '@lucky-thread/contract';
 import type { Reading } from '@lucky-thread/core/identify';
 import { advise } from '@lucky-thread/core/identify';
+import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import type { Panel, Slot } from '@lucky-thread/core/vehicle';
 import { PARKED, stateAt } from '@lucky-thread/core/vehicle';
-import { feedLoadOf, feedSizeOf, findSessionOf, slotFeeds, slotsOf, tappedFeeds } from './index';
+import type { JobContext } from './index';
+import {
+  feedLoadOf,
+  feedSizeOf,
+  findSessionOf,
+  logFindingsOf,
+  orientationAt,
+  plannedTapsOf,
+  setsInputOf,
+  sheetGivenOf,
+  slotFeeds,
+  slotsOf,
+  supplyLandmarkOf,
+  tapOfOthers,
+  tappedFeeds,
+} from './index';
 
 function slot(id: string, legend: string, ratingA: number | undefined = 15): Slot {
   return {
@@ -144,5 +160,120 @@ describe('the session of a job', () => {
       }).needs[0]?.excluded;
     expect(excluded([slot('f1', 'ACC'), slot('f3', 'IG', 3)])).toEqual(['f3']);
     expect(excluded([slot('f3', 'IG', 3)])).toEqual([]);
+  });
+});
+
+const CONTEXT = {
+  job: JOB,
+  model: MODEL,
+  taps: [],
+  settings: DEFAULT_SETTINGS,
+} as unknown as JobContext;
+
+function read(place: StitchPlace, volts: number, contact?: 'a' | 'b'): Reading {
+  const id = `${place} ${contact ?? ''} ${volts}`;
+  return { id, sourceId: 'f1', contact, state: stateAt(place), value: { kind: 'volts', volts } };
+}
+const SUPPLY_AT_B = [read('run', 0, 'a'), read('run', 12.3, 'b')];
+
+describe('the supply side', () => {
+  const [tapped] = tappedFeeds(CONTEXT);
+  if (tapped === undefined) throw new Error('the feed has no slot');
+
+  it('is what was read at this very slot', () => {
+    expect(orientationAt('f1', SUPPLY_AT_B)).toEqual({ kind: 'found', supply: 'b' });
+    expect(orientationAt('f2', SUPPLY_AT_B).kind).toBe('incomplete');
+    expect(supplyLandmarkOf(CONTEXT, SUPPLY_AT_B, tapped)).toBe('lower contact');
+  });
+
+  it('is else what another job logged, never this one’s own entry', () => {
+    const logged = (jobId: string) =>
+      ({ ...tapOf(jobId), supplyLandmark: 'door side' }) as unknown as TapPointView;
+    const of = (jobId: string) => supplyLandmarkOf({ job: JOB, taps: [logged(jobId)] }, [], tapped);
+    expect(of('another')).toBe('door side');
+    expect(of('job')).toBeUndefined();
+    expect(tapOfOthers({ job: JOB, taps: [logged('another')] }, 'f2')).toBeUndefined();
+  });
+});
+
+describe('what is ranked, fitted and written on the sheet', () => {
+  it('ranks all feeds with what was measured at their slots and what others logged', () => {
+    const plan = [{ feedId: 's', slotId: 'f1', measuredA: 2.5, sharedA: 1 }];
+    const input = setsInputOf(
+      { ...CONTEXT, job: { ...JOB, plan }, taps: [tapOf('another'), tapOf('job')] },
+      new Map(),
+    );
+    expect(input.measuredA).toEqual({ f1: 2.5 });
+    expect(input.sharedA).toEqual({ f1: 1 });
+    expect(input.feeds).toEqual([
+      expect.objectContaining({ name: 'Supply', currentA: 6, loggedSlotIds: new Set(['f1']) }),
+    ]);
+    const own = setsInputOf({ ...CONTEXT, taps: [tapOf('job')] }, new Map());
+    expect(own.feeds[0]?.loggedSlotIds.size).toBe(0);
+    expect(own.measuredA).toEqual({});
+  });
+
+  it('fits what is sized, and says where the supply is still to be read', () => {
+    const [tap] = plannedTapsOf(CONTEXT, []);
+    expect(tap).toMatchObject({ feedName: 'Supply', position: 'F1', originalA: 15, oneWayM: 3 });
+    expect(tap?.supplyLandmark).toMatch(/still to be read/);
+    expect(plannedTapsOf(CONTEXT, SUPPLY_AT_B)[0]?.supplyLandmark).toBe('lower contact');
+    const unmeasured = { ...JOB, plan: [{ feedId: 's', slotId: 'f1' }] } as unknown as JobView;
+    expect(plannedTapsOf({ ...CONTEXT, job: unmeasured }, [])).toEqual([]);
+  });
+
+  it('makes a sheet of the plan as it is being changed, for a slot whose rating is known', () => {
+    const [tapped] = tappedFeeds(CONTEXT);
+    const size = tapped === undefined ? undefined : feedSizeOf(tapped, DEFAULT_SETTINGS);
+    if (tapped === undefined || size === undefined) throw new Error('6 A over 3 m can be wired');
+    const plan: FeedPlanInput = { ...tapped.plan, sharedA: 2, ground: 'stud' };
+    expect(sheetGivenOf(CONTEXT, tapped, { size, plan })).toMatchObject({
+      currentA: 6,
+      sharedA: 2,
+      reversible: 'any',
+      ground: { studMm: 6, harness: false },
+    });
+    expect(sheetGivenOf(CONTEXT, tapped, { size })?.sharedA).toBeUndefined();
+    const leased = { ...JOB, vehicle: { ...JOB.vehicle, noTrace: true } } as unknown as JobView;
+    expect(sheetGivenOf({ ...CONTEXT, job: leased }, tapped, { size })?.reversible).toBe(
+      'no trace',
+    );
+    const unrated = { ...tapped, slot: { ...tapped.slot, ratingA: undefined } };
+    expect(sheetGivenOf(CONTEXT, unrated, { size })).toBeUndefined();
+  });
+});
+
+describe('what goes into the log', () => {
+  const READINGS = [
+    read('off', 0),
+    read('asleep', 0),
+    read('acc', 12.2),
+    read('run', 12.4),
+    read('crank', 0.1),
+    read('justOff', 0),
+    ...SUPPLY_AT_B,
+  ];
+  const found = (readings: readonly Reading[]) => {
+    const session = findSessionOf(CONTEXT, readings, { state: PARKED });
+    const verdict = advise(session).verdicts.find((one) => one.sourceId === 'f1');
+    return logFindingsOf(CONTEXT, slotsOf(MODEL)[0] as Slot, { verdict, readings });
+  };
+
+  it('is function, supply side and the matrix with its values, without the contacts', () => {
+    const all = found(READINGS);
+    expect(all).toMatchObject({ ok: true, function: 'accessory', supplyContact: 'b' });
+    const run = all.ok ? all.matrix.find((cell) => cell.place === 'run') : undefined;
+    expect(run?.values).toEqual(['12.40 V']);
+  });
+
+  it('says what is missing: look-alikes, or the supply side', () => {
+    expect(found(READINGS.filter((one) => one.state.key !== 'crank'))).toMatchObject({
+      ok: false,
+      problem: { path: 'function', message: expect.stringMatching(/Still to be seen: .*crank/) },
+    });
+    expect(found(READINGS.filter((one) => one.contact === undefined))).toMatchObject({
+      ok: false,
+      problem: { path: 'supplyContact' },
+    });
   });
 });

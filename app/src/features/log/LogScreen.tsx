@@ -19,7 +19,13 @@ import type { Finding } from '../../work/useFind';
 import { useFind } from '../../work/useFind';
 import { MissingTaps } from '../../shell/MissingTaps';
 import type { TappedFeed, JobContext } from '@lucky-thread/work';
-import { slotFeeds, tappedFeeds, feedSizeOf, supplyLandmarkOf } from '@lucky-thread/work';
+import {
+  slotFeeds,
+  tappedFeeds,
+  feedSizeOf,
+  supplyLandmarkOf,
+  logFindingsOf,
+} from '@lucky-thread/work';
 import { TapPointCard } from '../../panel/TapPointCard';
 import { coreReadings } from '../../work/jobReadings';
 
@@ -85,6 +91,8 @@ function LogCard(props: {
   const size = feedSizeOf(tapped, context.settings);
   const readings = coreReadings(finding.rows);
   const landmark = supplyLandmarkOf(context, readings, tapped);
+  const found = logFindingsOf(context, slot, { verdict, readings });
+  const missing = finding.advice !== undefined && !found.ok ? found.problem.message : undefined;
   const proven = PROOF_KINDS.every((kind) => plan.proofs?.includes(kind) === true);
   const waiting = finding.rows.some((row) => row.saved === 'unsaved' || row.saved === 'sending');
   const write = async (): Promise<TapPointView | undefined> => {
@@ -108,6 +116,7 @@ function LogCard(props: {
         {verdict !== undefined && <Stitch stitch={verdict.stitch} named step={24} />}
       </View>
       {!proven && <Caution>Not all closing proofs have been shown: go back to Prove.</Caution>}
+      {missing !== undefined && <Caution testID={`missing-${feed.id}`}>{missing}</Caution>}
       {waiting && (
         <Words kind="small">Some readings are not saved yet; they are part of the evidence.</Words>
       )}
@@ -122,7 +131,7 @@ function LogCard(props: {
         kind={props.first ? 'next' : 'plain'}
         label="Write it into the log"
         testID={`write-${feed.id}`}
-        disabled={!proven || isLoading || waiting || size?.ok !== true}
+        disabled={!proven || missing !== undefined || isLoading || waiting || size?.ok !== true}
         onPress={() => void write()}
       />
     </Card>
