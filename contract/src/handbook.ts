@@ -22,3 +22,20 @@ export interface HandbookEntryView {
   /** It was found for this legend on another model of the make. */
   readonly fromGlossary: boolean;
 }
+
+/** One line of the shop's glossary: what was looked up, wherever it stands. */
+export interface GlossaryEntryView {
+  readonly id: string;
+  readonly make: string;
+  /** The model that it was looked up on, e.g. "Longboat". */
+  readonly model: string;
+  readonly slotId: string;
+  /** As the glossary compares it; null where nothing is printed, so that it counts for that slot alone. */
+  readonly legend: string | null;
+  /** Null: the handbook lists nothing. */
+  readonly entry: string | null;
+  /** Who looked it up. */
+  readonly by: string;
+  /** When, ISO 8601. */
+  readonly at: string;
+}

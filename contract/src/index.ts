@@ -13,7 +13,7 @@ export {
 export type { JobPage, JobView, Phase, SteeringSide } from './job';
 export { FeedPlanInput, SizingInput } from './feedPlan';
 export { HandbookEntryRequest } from './handbook';
-export type { HandbookEntryView } from './handbook';
+export type { GlossaryEntryView, HandbookEntryView } from './handbook';
 export type { ProblemDocument } from './problem';
 export { INSTRUMENTS, ReadingRequest, seenOf, toCoreReading } from './reading';
 export type { InstrumentName, ReadingView, SeenView } from './reading';

@@ -1,6 +1,7 @@
 import type {
   CreateJobRequest,
   DeviceView,
+  GlossaryEntryView,
   HandbookEntryRequest,
   ImportResult,
   JobPage,
@@ -89,6 +90,14 @@ export const api = createApi({
       }),
       invalidatesTags: ['Models'],
     }),
+    glossary: build.query<GlossaryEntryView[], void>({
+      query: () => '/glossary',
+      providesTags: ['Models'],
+    }),
+    dropGlossaryEntry: build.mutation<null, string>({
+      query: (id) => ({ url: `/glossary/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Models'],
+    }),
     taps: build.infiniteQuery<TapPage, string, string | null>({
       infiniteQueryOptions: PAGES,
       query: ({ queryArg, pageParam }) => pageOf(`/models/${queryArg}/taps`, pageParam),
@@ -172,7 +181,9 @@ export const {
   useSignOutMutation,
   useModelsQuery,
   useModelQuery,
+  useDropGlossaryEntryMutation,
   useEnterHandbookMutation,
+  useGlossaryQuery,
   useTapsInfiniteQuery,
   useJobTapsQuery,
   useImportTapsMutation,

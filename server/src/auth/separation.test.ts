@@ -1,5 +1,5 @@
 import { once } from 'node:events';
-import type { JobPage, ModelSummary, TapPage } from '@lucky-thread/contract';
+import type { GlossaryEntryView, JobPage, ModelSummary, TapPage } from '@lucky-thread/contract';
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
@@ -38,6 +38,7 @@ describe('another shop', () => {
     });
     expect((await stranger.get<ModelSummary[]>('/models')).body).toEqual([]);
     expect((await stranger.get('/devices')).body).toEqual([]);
+    expect((await stranger.get('/glossary')).body).toEqual([]);
   });
 
   it('can neither see nor change what belongs to the first, by any route', async () => {
@@ -46,11 +47,14 @@ describe('another shop', () => {
     const readingId = uuidv7();
     const reading = `/jobs/${job.id}/readings/${readingId}`;
     await own.put(reading, readingBody('dash/F5'));
+    await own.put(`/models/${model.id}/handbook/dash%2FF5`, { entry: 'Radio' });
+    const [looked] = (await own.get<GlossaryEntryView[]>('/glossary')).body;
     const before = (await own.get(`/jobs/${job.id}`)).text;
     const csv = `id,slot\n${uuidv7()},dash/F5`;
     const answers = await Promise.all([
       stranger.get(`/models/${model.id}`),
       stranger.put(`/models/${model.id}/handbook/dash%2FF5`, { entry: 'Radio' }),
+      stranger.delete(`/glossary/${looked?.id ?? ''}`),
       stranger.get(`/models/${model.id}/taps.csv`),
       stranger.send('POST', `/models/${model.id}/taps.csv`, csv, { type: 'text/csv' }),
       stranger.get(`/jobs/${job.id}`),
@@ -75,6 +79,7 @@ describe('another shop', () => {
     }
     expect((await stranger.get<TapPage>(`/models/${model.id}/taps`)).body.taps).toEqual([]);
     expect((await own.get(`/jobs/${job.id}`)).text).toBe(before);
+    expect((await own.get('/glossary')).body).toEqual([looked]);
     expect((await own.get<unknown[]>(`/jobs/${job.id}/readings`)).body).toMatchObject([
       { id: readingId, withdrawnAt: null },
     ]);

@@ -1,4 +1,4 @@
-import type { ModelView, ProblemDocument } from '@lucky-thread/contract';
+import type { GlossaryEntryView, ModelView, ProblemDocument } from '@lucky-thread/contract';
 import { slotsOf } from '@lucky-thread/work';
 import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
@@ -96,5 +96,29 @@ describe('what the handbook says of a slot', () => {
     expect((await enter('dash/none', { entry: 'Radio' })).status).toBe(404);
     const slot = slotsOf(model)[0]?.id ?? '';
     expect((await enter(slot, { entry: 'Radio' }, uuidv7())).status).toBe(404);
+  });
+});
+
+describe('the glossary', () => {
+  it('lists what was looked up, newest first, and forgets what is taken out', async () => {
+    const [first, second] = slotsOf(model);
+    if (first === undefined || second === undefined) throw new Error('the demo car has two slots');
+    await enter(first.id, { entry: 'Seat fan' });
+    await enter(second.id, { entry: null });
+    const list = async () => (await visitor.get<GlossaryEntryView[]>('/glossary')).body;
+    const [newest, older] = await list();
+    expect(newest).toMatchObject({ slotId: second.id, entry: null, model: model.model });
+    expect(older).toMatchObject({ slotId: first.id, entry: 'Seat fan', make: model.make });
+    expect(older?.by).not.toBe('');
+    const length = (await list()).length;
+    expect((await visitor.delete(`/glossary/${older?.id ?? ''}`)).status).toBe(204);
+    expect(await list()).toHaveLength(length - 1);
+    expect((await visitor.delete(`/glossary/${older?.id ?? ''}`)).status).toBe(404);
+    const now = (await visitor.get<ModelView>(`/models/${model.id}`)).body;
+    expect(slotOf(now, first.id)?.handbook).toBeUndefined();
+  });
+
+  it('has no entry of an id that is none', async () => {
+    expect((await visitor.delete('/glossary/7')).status).toBe(404);
   });
 });

@@ -4,6 +4,7 @@ import type { Database } from '../db/database';
 import { HandbookEntryRequest } from '@lucky-thread/contract';
 import { slotsOf } from '@lucky-thread/work';
 import { checked, idIn } from '../http/handlers';
+import { dropGlossaryEntry, listGlossary } from './glossary';
 import { putHandbookEntry } from './handbookRepository';
 import { notFound } from '../http/problem';
 import { findModel, listModels } from './modelRepository';
@@ -34,6 +35,15 @@ export function vehicleRoutes(db: Database): Router {
       { slotId: slot.id, legend: slot.legend, entry: entry?.trim() ?? null, userId },
     );
     response.json(await findModel(db, shopId, modelId));
+  });
+  router.get('/glossary', async (request, response) => {
+    response.json(await listGlossary(db, actorOf(request).shopId));
+  });
+  router.delete('/glossary/:entryId', async (request, response) => {
+    const id = idIn(request.params.entryId, 'glossary entry');
+    if (!(await dropGlossaryEntry(db, actorOf(request).shopId, id)))
+      throw notFound('Glossary entry');
+    response.status(204).end();
   });
   return router;
 }

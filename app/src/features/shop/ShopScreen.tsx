@@ -11,6 +11,7 @@ import { Caution } from '../../ui/Caution';
 import { Choice } from '../../ui/Choice';
 import { Screen } from '../../ui/Screen';
 import { Words } from '../../ui/Words';
+import { Glossary } from './Glossary';
 import { ShopWays } from './ShopWays';
 
 /** The shop, who is signed in, and how this device shows things. */
@@ -62,6 +63,7 @@ export function ShopScreen() {
         onChange={(units) => dispatch(prefsChanged({ units }))}
       />
       <ShopWays />
+      <Glossary />
       {problem !== undefined && <Caution testID="sign-out-problem">{problem}</Caution>}
       <ActionButton
         label={unsaved > 0 ? `Sign out (${unsaved} entries stay on this device)` : 'Sign out'}
