@@ -223,6 +223,40 @@ describe('headroom', () => {
     expect(full.text).toMatch(/= 23 A: more than the 22.5 A/);
   });
 
+  it('takes the usual load of what the legend names (common practice), never above what its fuse lets flow', () => {
+    const usual = (meaning: string) => originalLoad({ ratingA: 30, meaning });
+    expect(usual('mirrors')).toEqual({ amps: 2, basis: 'class' });
+    expect(usual('panel illumination')).toEqual({ amps: 1.5, basis: 'class' });
+    expect(usual('seat heaters')).toEqual({ amps: 10, basis: 'class' });
+    expect(originalLoad({ ratingA: 10, meaning: 'seat heaters' }).amps).toBe(7.5);
+    expect(usual('wipers')).toEqual({ amps: 22.5, basis: 'rating' });
+  });
+
+  it('is exact at its limits, and says what it counted and on what ground', () => {
+    // A mini contact carries 22.5 A for good: three quarters of the largest fuse made for it.
+    const wide = { family: 'mini', ratingA: 30 } as const;
+    const known = (amps: number, added: number) =>
+      headroom(wide, { amps, basis: 'class' }, added).verdict;
+    expect(known(20, 2.5)).toBe('ok');
+    expect(known(20, 2.6)).toBe('refused');
+    // Only the fuse speaks of the original load: more than the contact carries is asked about, not refused...
+    expect(headroom(wide, { amps: 22.5, basis: 'rating' }, 3).verdict).toBe('measure');
+    // ...but what is added counts for certain.
+    expect(headroom(wide, { amps: 22.5, basis: 'rating' }, 20, 3).verdict).toBe('refused');
+    expect(headroom(wide, { amps: 22.5, basis: 'rating' }, 20, 2).verdict).toBe('measure');
+    const small = { family: 'mini', ratingA: 10 } as const;
+    const full = headroom(small, { amps: 6, basis: 'class' }, 4);
+    expect(full).toMatchObject({ verdict: 'ok', wayOut: undefined });
+    expect(full.text).toBe(
+      '6 A (usual for such a circuit) + 4 A = 10 A, within the 10 A of the slot.',
+    );
+    const over = headroom(small, { amps: 7.5, basis: 'rating' }, 4);
+    expect(over.text).toMatch(/^7.5 A \(75 % of its fuse\) \+ 4 A = 11.5 A: more than the 10 A/);
+    const measured = headroom(small, { amps: 8, basis: 'measured' }, 4);
+    expect(measured.verdict).toBe('refused');
+    expect(measured.wayOut).toBe('Take another slot, or give the load its own feed.');
+  });
+
   it('counts what another tap in the slot already feeds', () => {
     const slot = { family: 'mini', ratingA: 15 } as const;
     const original = { amps: 8, basis: 'measured' } as const;

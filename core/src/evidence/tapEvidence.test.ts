@@ -30,6 +30,10 @@ describe('claimProbability', () => {
   // Pseudo-counts of the grade, and a contradiction for eight: computed.
   it('is right over right and wrong', () => {
     expect(claimProbability(CLAIM, CAR)).toBeCloseTo(49 / 50, 9);
+    const chances = [12 / 13, 3 / 5, 2 / 4, 1 / 3];
+    EVIDENCE_GRADES.slice(1).forEach((grade, at) => {
+      expect(claimProbability({ ...CLAIM, grade }, CAR)).toBeCloseTo(chances[at] ?? 0, 9);
+    });
     const seen = { ...CLAIM, grade: 'forum', confirmed: 4, contradicted: 1 } as const;
     expect(claimProbability(seen, CAR)).toBeCloseTo(6 / (6 + 10), 9);
     expect(claimProbability(seen, { ...CAR, year: 2022 })).toBeCloseTo((0.8 * 6) / 16, 9);

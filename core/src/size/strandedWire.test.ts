@@ -12,6 +12,8 @@ describe('the resistance of stranded wire', () => {
     [2.5, 7.6],
     [4, 4.71],
     [6, 3.14],
+    [10, 1.82],
+    [16, 1.16],
   ])('of %d mm² is %d mΩ/m at most', (area, mOhm) => {
     expect(1000 * strandedOhm(area, 1)).toBeCloseTo(mOhm, 9);
   });

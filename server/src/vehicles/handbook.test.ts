@@ -119,6 +119,6 @@ describe('the glossary', () => {
   });
 
   it('has no entry of an id that is none', async () => {
-    expect((await visitor.delete('/glossary/7')).status).toBe(404);
+    expect((await visitor.delete('/glossary/7')).status).toBe(422);
   });
 });
