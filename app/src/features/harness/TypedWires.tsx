@@ -34,7 +34,8 @@ export function TypedWires(props: {
   return (
     <View style={{ gap: SPACE.s }}>
       <Field
-        label="Or type them: BK, RD/YE, gr/sw, light green"
+        label="Or type them"
+        hint="BK, RD/YE, gr/sw, light green: as many as you like"
         value={text}
         problem={read.problem}
         testID="typed-wires"
