@@ -7,9 +7,6 @@ import { ROOT } from './run.mjs';
 /** A small nursery for short-lived objects: requests make many, and what it grows to is not given back. */
 const MEMORY = ['--max-semi-space-size=4'];
 
-/** Compiler options that hold for every package. */
-const OPTIONS = path.join(ROOT, 'tsconfig.base.json');
-
 /** A server that does not end by itself is ended after this, ms. */
 const PATIENCE_MS = 8000;
 
@@ -19,8 +16,7 @@ export function startServer({ env, watch = false }) {
   const child = spawn(process.execPath, args, {
     cwd: path.join(ROOT, 'server'),
     // With an arena for every thread freed memory of compression and hashes is not given back (mallopt(3)).
-    // The decorators of contract/ are written for the compiler options of all packages.
-    env: { MALLOC_ARENA_MAX: '2', TSX_TSCONFIG_PATH: OPTIONS, ...process.env, ...env },
+    env: { MALLOC_ARENA_MAX: '2', ...process.env, ...env },
     stdio: ['ignore', 'pipe', 'inherit', 'ipc'],
   });
   const ended = new Promise((resolve) => child.once('exit', resolve));

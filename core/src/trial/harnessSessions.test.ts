@@ -69,6 +69,25 @@ describe('a session on a bunch of cut wires', () => {
     );
   });
 
+  it('says that every wire is told apart only when each is, and names those that are not', () => {
+    fc.assert(
+      fc.property(seeds, qualities, limits, (seed, quality, cannot) => {
+        const trial = harnessTrial(generateHarness(seed, quality), seed);
+        const { last } = followWithout(trial, cannot);
+        if (last.next.kind !== 'done') return;
+        const paired = new Set(last.pairs.flatMap(({ plusId, minusId }) => [plusId, minusId]));
+        const open = last.wires.filter((one) => !one.settled && !paired.has(one.wireId));
+        if (open.length > 0)
+          expect(last.next.instruction).not.toContain('Every wire is told apart.');
+        for (const { wireId } of open) {
+          const name = trial.wires.find(({ id }) => id === wireId)?.name ?? wireId;
+          expect(last.next.instruction).toContain(name);
+        }
+      }),
+      { numRuns: 8 },
+    );
+  });
+
   it('comes to an end whatever is not at hand, and does not ask for it', () => {
     fc.assert(
       fc.property(seeds, qualities, limits, (seed, quality, cannot) => {

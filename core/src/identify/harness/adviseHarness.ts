@@ -14,6 +14,7 @@ import type { HarnessSession } from './session';
 import { isByLamp } from './session';
 import { measuredBetween } from './between';
 import type { PairToTry } from './pairToTry';
+import { lastWord } from './lastWord';
 import { pairToTry, untoldOf } from './pairToTry';
 import type { SpeakerPair } from './speakerPairs';
 import { shownPairs } from './speakerPairs';
@@ -111,7 +112,10 @@ export function adviseHarness(session: HarnessSession): HarnessAdvice {
     pairedIds,
   );
   const untold = pop === undefined ? untoldOf(session, beliefs) : [];
-  const next = nextFor({ session, help, visit, pop, doubtful, untold });
+  const unneeded = judged
+    .filter((one) => !one.settled && !pairedIds.has(one.wireId) && !doubtful.includes(one.wireId))
+    .map((one) => one.wireId);
+  const next = nextFor({ session, help, visit, pop, doubtful, untold, unneeded });
   return {
     wires: next.kind === 'done' ? judged.map((one) => mateless(one, pairs)) : judged,
     pairs,
@@ -136,6 +140,8 @@ function nextFor(found: {
   /** Wires to be joined that are not sure. */
   readonly doubtful: readonly string[];
   readonly untold: readonly string[];
+  /** Wires that nothing here needs, and of which nobody knows what they are. */
+  readonly unneeded: readonly string[];
 }): HarnessAction {
   const { session, help, visit, pop } = found;
   const nameOf = (id: string): string => session.wires.find((one) => one.id === id)?.name ?? id;
@@ -180,38 +186,9 @@ function nextFor(found: {
     instruction: lastWord(session, {
       doubtful: doubtful.map(nameOf),
       untold: found.untold.map(nameOf),
+      unneeded: found.unneeded.filter((id) => !found.untold.includes(id)).map(nameOf),
     }),
   };
-}
-
-function lastWord(
-  session: HarnessSession,
-  left: { readonly doubtful: readonly string[]; readonly untold: readonly string[] },
-): string {
-  const words: string[] = [];
-  if (left.untold.length > 0)
-    words.push(
-      `Not told: ${left.untold.join(', ')} may be a speaker’s lead or a data line. ${toolFor(session)}`,
-    );
-  if (left.doubtful.length > 0) {
-    const prove = `prove ${left.doubtful.join(', ')} before joining anything.`;
-    words.push(
-      left.untold.length > 0
-        ? `Not sure either: ${prove}`
-        : `Every wire has a place, but not all are sure: ${prove}`,
-    );
-  }
-  if (words.length === 0) words.push('Every wire is told apart.');
-  return [...words, 'Cap each one that is left over, one at a time.'].join(' ');
-}
-
-/** Which tool would tell a coil from a data pair. */
-function toolFor(session: HarnessSession): string {
-  if (session.cannot?.includes('ohmmeter') === true)
-    return 'An ohmmeter between them would tell: a few ohms for a coil, 60 or 120 Ω for a data pair.';
-  return session.cannot?.includes('pop') === true
-    ? 'A 9 V source would tell, on pairs that show a coil’s ohms.'
-    : 'Leave them alone, or follow them to where they go.';
 }
 
 /** What is joined to the radio must be sure; what is left alone or capped need not be. */
