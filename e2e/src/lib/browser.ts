@@ -19,6 +19,8 @@ export const WIDE: Size = { name: 'wide', width: 1280, height: 800 };
 
 /** How long anything may take to appear, ms. */
 const PATIENCE_MS = 30_000;
+/** How often it is looked for, ms. */
+const POLL_MS = 40;
 
 const FLAGS = [
   '--headless=new',
@@ -106,6 +108,7 @@ export class Visitor {
       },
       PATIENCE_MS,
       complaint,
+      POLL_MS,
     );
     return result as T;
   }
@@ -137,12 +140,17 @@ export class Visitor {
   async textIs(id: string, wanted: RegExp): Promise<string> {
     let last = '';
     await this.driver
-      .wait(async () => {
-        const found = await this.driver.findElements(byId(id));
-        if (found[0] === undefined) return false;
-        last = await found[0].getText().catch(() => '');
-        return wanted.test(last);
-      }, PATIENCE_MS)
+      .wait(
+        async () => {
+          const found = await this.driver.findElements(byId(id));
+          if (found[0] === undefined) return false;
+          last = await found[0].getText().catch(() => '');
+          return wanted.test(last);
+        },
+        PATIENCE_MS,
+        undefined,
+        POLL_MS,
+      )
       .catch(() => {
         throw new Error(`${id} should match ${String(wanted)}, it is “${last}”`);
       });
@@ -159,7 +167,7 @@ export class Visitor {
 
   /** Waits until a condition holds. */
   async until(what: string, condition: () => Promise<boolean>): Promise<void> {
-    await this.driver.wait(condition, PATIENCE_MS, `waited in vain: ${what}`);
+    await this.driver.wait(condition, PATIENCE_MS, `waited in vain: ${what}`, POLL_MS);
   }
 
   /** Cuts or mends this browser's network. */
