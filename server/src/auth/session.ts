@@ -13,6 +13,8 @@ declare module 'express-session' {
     userId: string;
     /** Mark of the password that the session was opened with. */
     passwordMark: string;
+    /** When its end was last put off, ms since 1970. */
+    renewedAt?: number;
   }
 }
 declare module 'express-serve-static-core' {
@@ -26,10 +28,14 @@ declare module 'express-serve-static-core' {
 export interface Actor {
   readonly userId: string;
   readonly shopId: string;
+  /** As others see it. */
+  readonly name: string;
 }
 
 /** How long a session lasts after its last use, ms: a working week. */
 const SESSION_MS = 7 * 24 * 3600 * 1000;
+/** The end of a session in use is put off so often, ms: not with every request. */
+const RENEWED_EVERY_MS = 3600 * 1000;
 /** Ended sessions are swept out so often, s. */
 const PRUNE_S = 15 * 60;
 
@@ -47,6 +53,8 @@ export function openSessions(pool: pg.Pool, secret: string): Sessions {
     pool,
     tableName: 'session',
     pruneSessionInterval: PRUNE_S,
+    // A statement on every request, to move an end that is a week away: `identify` renews it now and then.
+    disableTouch: true,
     errorLog: () => console.error(JSON.stringify({ event: 'sessions could not be swept' })),
   });
   const handler = session({
@@ -89,8 +97,14 @@ export function identify(db: Database): RequestHandler {
           error === undefined || error === null ? resolve() : reject(error as Error),
         ),
       );
+    if (request.user !== undefined) renew(request.session);
     next();
   };
+}
+
+/** Puts a session's end off; it is kept anew with the answer. */
+function renew(session: Request['session'], now = Date.now()): void {
+  if (now - (session.renewedAt ?? 0) >= RENEWED_EVERY_MS) session.renewedAt = now;
 }
 
 /**
@@ -120,5 +134,6 @@ const MADE_BY = 'Made-By';
  */
 export function actorOf(request: Pick<Request, 'user'>): Actor {
   if (request.user === undefined) throw unauthenticated();
-  return { userId: request.user.id, shopId: request.user.shopId };
+  const { id: userId, shopId, name } = request.user;
+  return { userId, shopId, name };
 }

@@ -97,21 +97,24 @@ export async function updateJob(
   return updated.length === 1;
 }
 
+/** What a job's view is made of, from jobs with their model and maker. */
+export const JOB_COLUMNS = {
+  job: jobs,
+  model: {
+    make: models.make,
+    model: models.model,
+    generation: models.generation,
+    yearFrom: models.yearFrom,
+    yearTo: models.yearTo,
+  },
+  createdBy: users.name,
+  // To the microsecond, as a page's end must name it.
+  touched: sql<string>`${jobs.updatedAt}::text`,
+};
+
 function select(db: Database) {
   return db
-    .select({
-      job: jobs,
-      model: {
-        make: models.make,
-        model: models.model,
-        generation: models.generation,
-        yearFrom: models.yearFrom,
-        yearTo: models.yearTo,
-      },
-      createdBy: users.name,
-      // To the microsecond, as a page's end must name it.
-      touched: sql<string>`${jobs.updatedAt}::text`,
-    })
+    .select(JOB_COLUMNS)
     .from(jobs)
     .innerJoin(models, eq(jobs.modelId, models.id))
     .innerJoin(users, eq(jobs.createdBy, users.id))

@@ -97,7 +97,11 @@ async function admit(
   const user = await userOf(parts.db, opened);
   if (user === undefined) throw unauthenticated();
   if (!connections.hasRoom(user.id)) throw new Refusal(429);
-  const job = await getJob(parts.db, { userId: user.id, shopId: user.shopId }, jobId);
+  const job = await getJob(
+    parts.db,
+    { userId: user.id, shopId: user.shopId, name: user.name },
+    jobId,
+  );
   const bench = await findBench(parts.db, user.shopId, job.vehicle.modelId);
   if (bench === undefined) throw new Refusal(409);
   return {

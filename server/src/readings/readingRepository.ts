@@ -1,4 +1,5 @@
-import { and, asc, count, eq, isNull, sql } from 'drizzle-orm';
+import type { ObservationKind } from '@lucky-thread/core/evidence';
+import { and, asc, eq, isNull, sql } from 'drizzle-orm';
 import { VehicleStateInput, seenOf } from '@lucky-thread/contract';
 import type { ReadingRequest, ReadingView } from '@lucky-thread/contract';
 import type { Database } from '../db/database';
@@ -26,15 +27,6 @@ export function readableViews<T extends Parameters<typeof readingView>[0]>(
   });
 }
 
-/** How many readings a job has, withdrawn ones too. */
-export async function countReadings(db: Database, jobId: string): Promise<number> {
-  const [row] = await db
-    .select({ readings: count() })
-    .from(readings)
-    .where(eq(readings.jobId, jobId));
-  return row?.readings ?? 0;
-}
-
 /** One reading of a job; undefined when it has none of that id. */
 export async function findReading(
   db: Database,
@@ -45,22 +37,38 @@ export async function findReading(
   return row === undefined ? undefined : readingView(row);
 }
 
-/** Stores a reading; false when the id is there already. */
+/** What a reading says of a tap point in the log. */
+export interface Observation {
+  readonly tapPointId: string;
+  readonly kind: ObservationKind;
+}
+
+/**
+ * Stores a reading with what it says of the log, both or neither, in one statement; false when the id is there already.
+ */
 export async function insertReading(
   db: Database,
   given: { readonly id: string; readonly jobId: string; readonly takenBy: string },
   reading: ReadingRequest,
+  said: readonly Observation[],
 ): Promise<boolean> {
-  const inserted = await db
+  const insert = db
     .insert(readings)
-    .values({
-      ...given,
-      ...seenOf(given.id, reading),
-      takenAt: new Date(reading.takenAt),
-    })
+    .values({ ...given, ...seenOf(given.id, reading), takenAt: new Date(reading.takenAt) })
     .onConflictDoNothing()
     .returning({ id: readings.id });
-  return inserted.length === 1;
+  const { rows } = await db.execute<{ id: string }>(sql`
+    with fresh as ${insert},
+    told as (
+      insert into tap_observations (reading_id, tap_point_id, kind)
+      select fresh.id, said.tap_point_id, said.kind
+      from fresh, unnest(
+        ${sql.param(said.map(({ tapPointId }) => tapPointId))}::uuid[],
+        ${sql.param(said.map(({ kind }) => kind))}::text[]
+      ) as said(tap_point_id, kind)
+    )
+    select id from fresh`);
+  return rows.length === 1;
 }
 
 /** Marks a reading as withdrawn; a second time changes nothing. */

@@ -1,9 +1,9 @@
-import type { ObservationKind } from '@lucky-thread/core/evidence';
 import type { CircuitFunction } from '@lucky-thread/core/vehicle';
 import type { TapPage, TapPointView } from '@lucky-thread/contract';
 import { and, asc, eq, sql } from 'drizzle-orm';
+import type { SQL } from 'drizzle-orm';
 import type { Database } from '../db/database';
-import { tapObservations, tapPoints, users } from '../db/schema';
+import { tapPoints, users } from '../db/schema';
 import { cursorOf } from '../http/cursor';
 import { findPanels } from '../vehicles/modelRepository';
 import { observationsOf } from './observations';
@@ -88,6 +88,21 @@ export async function tapsForJob(
   );
 }
 
+/** The newest claims of other jobs at one source, as part of a larger statement. */
+export function newestClaims(at: {
+  readonly modelId: SQL;
+  readonly shopId: SQL;
+  readonly jobId: SQL;
+  readonly slotId: SQL;
+}): SQL {
+  return sql`select t.id, t.function, t.logged_at from tap_points as t
+      where t.model_id = ${at.modelId} and t.shop_id = ${at.shopId}
+        and t.slot_id = ${at.slotId} and not t.retired
+        and t.job_id is distinct from ${at.jobId}
+      order by t.logged_at desc, t.id desc
+      limit ${CLAIMS_A_SOURCE}`;
+}
+
 /** The newest claims of other jobs at some sources. */
 export async function claimsAt(
   db: Database,
@@ -97,14 +112,12 @@ export async function claimsAt(
   const { rows } = await db.execute<{ id: string; function: CircuitFunction }>(sql`
     select claim.id, claim.function
     from unnest(${sql.param([...sourceIds])}::text[]) as wanted(slot_id)
-    cross join lateral (
-      select id, function, logged_at from tap_points as t
-      where t.model_id = ${scope.modelId} and t.shop_id = ${scope.shopId}
-        and t.slot_id = wanted.slot_id and not t.retired
-        and t.job_id is distinct from ${scope.jobId}
-      order by t.logged_at desc, t.id desc
-      limit ${CLAIMS_A_SOURCE}
-    ) as claim
+    cross join lateral (${newestClaims({
+      modelId: sql`${scope.modelId}`,
+      shopId: sql`${scope.shopId}`,
+      jobId: sql`${scope.jobId}`,
+      slotId: sql`wanted.slot_id`,
+    })}) as claim
     order by wanted.slot_id, claim.logged_at, claim.id`);
   return rows;
 }
@@ -198,22 +211,6 @@ export async function rowsOfTaps(
     .select()
     .from(tapPoints)
     .where(sql`${tapPoints.id} = any(${sql.param([...ids])}::uuid[])`);
-}
-
-/** Stores what a reading said about tap points; once per pair. */
-export async function insertObservations(
-  db: Database,
-  observations: readonly {
-    readonly readingId: string;
-    readonly tapPointId: string;
-    readonly kind: ObservationKind;
-  }[],
-): Promise<void> {
-  if (observations.length === 0) return;
-  await db
-    .insert(tapObservations)
-    .values([...observations])
-    .onConflictDoNothing();
 }
 
 /** Tap points by id with what later jobs saw, in the order of the ids. */

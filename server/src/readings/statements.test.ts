@@ -1,0 +1,75 @@
+import type { JobView, ReadingView } from '@lucky-thread/contract';
+import pg from 'pg';
+import { v7 as uuidv7 } from 'uuid';
+import type { TestServer, Visitor } from '../testing/testServer';
+import { readingBody, startTestServer } from '../testing/testServer';
+
+let server: TestServer;
+let visitor: Visitor;
+let job: JobView;
+beforeAll(async () => {
+  server = await startTestServer();
+  visitor = await server.visitor();
+  job = await visitor.job();
+});
+afterAll(() => server.stop());
+
+/** The statements that a request sends to the database; what the driver itself asks for is none. */
+async function statementsOf(request: () => Promise<unknown>): Promise<string[]> {
+  const sent: string[] = [];
+  const original = pg.Client.prototype.query;
+  const spy = jest.spyOn(pg.Client.prototype, 'query').mockImplementation(function (
+    this: pg.Client,
+    ...args: unknown[]
+  ) {
+    const [first] = args as [string | { text: string }];
+    sent.push(typeof first === 'string' ? first : first.text);
+    return Reflect.apply(original, this, args) as never;
+  });
+  await request();
+  spy.mockRestore();
+  return sent;
+}
+
+const path = (id: string) => `/jobs/${job.id}/readings/${id}`;
+
+describe('a reading', () => {
+  it('costs four statements: session, person, what it is held against, and itself', async () => {
+    await visitor.put(path(uuidv7()), readingBody('dash/F5'));
+    const sent = await statementsOf(() => visitor.put(path(uuidv7()), readingBody('dash/F5')));
+    expect(sent).toHaveLength(4);
+    expect(sent[3]).toMatch(/insert into "readings"/);
+  });
+
+  it('answers as it is stored, the first time and the next', async () => {
+    const id = uuidv7();
+    const first = await visitor.put<ReadingView>(path(id), readingBody('dash/F5'));
+    const again = await visitor.put<ReadingView>(path(id), readingBody('dash/F5'));
+    expect(first.status).toBe(200);
+    expect(again.body).toEqual(first.body);
+    const stored = (await visitor.get<ReadingView[]>(`/jobs/${job.id}/readings`)).body;
+    expect(stored.find((one) => one.id === id)).toEqual(first.body);
+    expect(first.body.takenBy).not.toBe('');
+  });
+});
+
+describe('a session', () => {
+  it('is put off once an hour, not with every request', async () => {
+    const saves = async () =>
+      (await statementsOf(() => visitor.get(`/jobs/${job.id}`))).filter((text) =>
+        /insert into "?session|update "?session/i.test(text),
+      );
+    expect(await saves()).toEqual([]);
+    const client = new pg.Client({ connectionString: server.databaseUrl });
+    await client.connect();
+    await client.query(
+      `update session set sess = jsonb_set(sess::jsonb, '{renewedAt}', '1')::json, expire = now() + interval '1 hour'`,
+    );
+    expect(await saves()).toHaveLength(1);
+    const { rows } = await client.query<{ far: boolean }>(
+      `select expire > now() + interval '6 days' as far from session order by expire desc limit 1`,
+    );
+    await client.end();
+    expect(rows[0]?.far).toBe(true);
+  });
+});
