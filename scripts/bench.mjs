@@ -7,7 +7,7 @@ import { WEB_FOLDER, exportWeb } from './lib/webBuild.mjs';
 
 const BARE = path.join(ROOT, 'benchmarks', 'bare');
 
-/** Prints ratios of one run: identification, a tap-sheet call, first load. */
+/** Prints ratios of one run: identification, a tap-sheet call, first load; `npm run bench -- month ways` only those. */
 main(async () => {
   await ensureNpmPackages();
   say('Building the bare app to compare with');
@@ -22,6 +22,7 @@ main(async () => {
       databaseUrl,
       WEB_FOLDER,
       path.join(BARE, 'dist'),
+      ...process.argv.slice(2),
     ];
     const { code } = await run(process.execPath, args, { cwd: path.join(ROOT, 'benchmarks') });
     if (code !== 0) throw new Stop('the benchmark failed; its message stands above.');

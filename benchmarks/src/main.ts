@@ -6,9 +6,9 @@ import { networkBenchmark } from './network';
 import { tapSheetBenchmark } from './tapSheet';
 import { harnessBenchmark, waysBenchmark } from './ways';
 
-/** All benchmarks in one run; the start command of it says where everything is. */
+/** All benchmarks in one run, or those that are named; the start command of it says where everything is. */
 async function main(): Promise<void> {
-  const [base, databaseUrl, appFolder, bareFolder] = process.argv.slice(2);
+  const [base, databaseUrl, appFolder, bareFolder, ...wanted] = process.argv.slice(2);
   if (
     base === undefined ||
     databaseUrl === undefined ||
@@ -16,14 +16,23 @@ async function main(): Promise<void> {
     bareFolder === undefined
   )
     throw new Error('run this with npm run bench');
-  await networkBenchmark();
-  await identifyBenchmark();
-  await chooseBenchmark();
-  await monthBenchmark();
-  await tapSheetBenchmark(base, databaseUrl);
-  firstLoadBenchmark(appFolder, bareFolder);
-  harnessBenchmark();
-  waysBenchmark();
+  const benchmarks: Readonly<Record<string, () => unknown>> = {
+    network: networkBenchmark,
+    identify: identifyBenchmark,
+    choose: chooseBenchmark,
+    month: monthBenchmark,
+    tapSheet: () => tapSheetBenchmark(base, databaseUrl),
+    firstLoad: () => firstLoadBenchmark(appFolder, bareFolder),
+    harness: harnessBenchmark,
+    ways: waysBenchmark,
+  };
+  const unknown = wanted.filter((name) => benchmarks[name] === undefined);
+  if (unknown.length > 0)
+    throw new Error(
+      `no benchmark ${unknown.join(', ')}; there are ${Object.keys(benchmarks).join(', ')}`,
+    );
+  for (const [name, run] of Object.entries(benchmarks))
+    if (wanted.length === 0 || wanted.includes(name)) await run();
 }
 
 main().catch((error: unknown) => {

@@ -137,8 +137,16 @@ function ratesOf({ battery, load, driving }: MonthPlan): Rates {
 
 function startOf({ stateOfCharge }: MonthPlan): Course {
   return {
-    ...{ charge: stateOfCharge, lowest: stateOfCharge, parkedMin: 0, isOff: false, tripMin: 0 },
-    ...{ deviceHours: 0, drivenMinutes: 0, outAh: 0, inAh: 0, noStartDay: undefined },
+    charge: stateOfCharge,
+    lowest: stateOfCharge,
+    deviceHours: 0,
+    drivenMinutes: 0,
+    outAh: 0,
+    inAh: 0,
+    parkedMin: 0,
+    isOff: false,
+    tripMin: 0,
+    noStartDay: undefined,
   };
 }
 
