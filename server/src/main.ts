@@ -2,26 +2,24 @@ import { randomBytes } from 'node:crypto';
 import { createServer } from './app';
 import { migrateDatabase, openDatabase } from './db/database';
 import { seed } from './demo/seed';
+import { readConfig } from './platform/config';
 
 /** Longest time that ending may take, ms. */
 const STOP_MS = 4000;
 
-/** Starts the server from its environment: DATABASE_URL, PORT, SESSION_SECRET, WEB_FOLDER, DEMO (`1` or `0`). */
+/** Starts the server from its environment, see `readConfig`. */
 async function main(): Promise<void> {
-  const url = process.env.DATABASE_URL;
-  if (url === undefined) throw new Error('DATABASE_URL is not set: start it with npm start');
-  await migrateDatabase(url);
-  const database = openDatabase(url);
-  const demo = process.env.DEMO !== '0';
-  const seeded = await seed(database.db, demo);
+  const { databaseUrl, port, ...config } = readConfig(process.env);
+  await migrateDatabase(databaseUrl);
+  const database = openDatabase(databaseUrl);
+  const seeded = await seed(database.db, config.demo);
   const server = createServer({
     database,
-    sessionSecret: process.env.SESSION_SECRET ?? randomBytes(32).toString('base64url'),
+    sessionSecret: config.sessionSecret ?? randomBytes(32).toString('base64url'),
     demoAccounts: seeded.demoAccounts,
-    webFolder: process.env.WEB_FOLDER,
+    webFolder: config.webFolder,
     random: Math.random,
   });
-  const port = Number(process.env.PORT ?? 4180);
   server.once('error', (error) => {
     console.error(`The server could not listen on port ${port}: ${error.message}`);
     process.exit(1);
