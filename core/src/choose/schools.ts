@@ -1,8 +1,12 @@
 /** Ways that good shops differ in. Each is a preference, not a rule: what it trades away is said beside it. */
 export interface Schools {
+  /** How leads are joined where several ways would do. */
   readonly joining: 'quick taps' | 'crimp only' | 'solder and shrink';
+  /** Whether the battery is off while wiring. */
   readonly battery: 'disconnect first' | 'probe live';
+  /** Where grounds go by preference. */
   readonly ground: 'stud' | 'harness';
+  /** What is in hand first. */
   readonly tester: 'meter' | 'lamp';
 }
 

@@ -5,7 +5,9 @@ import { holderFor } from './holders';
 
 /** Whether a slot may serve at all, with the reason. */
 export interface Screening {
+  /** How safe its legend says it is. */
   readonly class: SafetyClass;
+  /** What the legend warns of; undefined when of nothing. */
   readonly reason: string | undefined;
 }
 

@@ -9,7 +9,9 @@ export interface SetCandidate {
 /** A feed with its candidates. */
 export interface SetFeed {
   readonly feedId: string;
+  /** Continuous current at 12 V, A. */
   readonly currentA: number;
+  /** Slots that could serve it, in any order. */
   readonly candidates: readonly SetCandidate[];
 }
 
@@ -27,7 +29,9 @@ export interface SetRules {
 export interface SourceSet {
   /** Slot by feed. */
   readonly slots: Readonly<Record<string, string>>;
+  /** Panels that have to be opened, by id. */
   readonly panels: readonly string[];
+  /** The higher the better; comparable within one job only. */
   readonly score: number;
 }
 

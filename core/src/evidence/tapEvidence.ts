@@ -15,11 +15,17 @@ export type ObservationKind = 'confirmed' | 'contradicted';
 export interface TapClaim {
   readonly id: string;
   readonly slotId: string;
+  /** What it says the slot is. */
   readonly function: CircuitFunction;
+  /** Where it comes from. */
   readonly grade: EvidenceGrade;
+  /** Cars that it was said of. */
   readonly applicability: Applicability;
+  /** Places in which the source was read for it. */
   readonly seen: readonly StitchPlace[];
+  /** Jobs that agreed, 0 or more. */
   readonly confirmed: number;
+  /** Jobs that disagreed, 0 or more. */
   readonly contradicted: number;
 }
 

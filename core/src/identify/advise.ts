@@ -14,9 +14,13 @@ import type { Verdict } from './verdict/verdict';
 
 /** A probing session as plain data. */
 export interface FindSession {
+  /** What could be tapped. */
   readonly sources: readonly Source[];
+  /** Those that count, in any order. */
   readonly readings: readonly Reading[];
+  /** Where the car stands now. */
   readonly state: VehicleState;
+  /** What the device wants, one source each. */
   readonly needs: readonly Need[];
   /** Places the installer can't or won't bring the car to now; none by default. */
   readonly cannot?: readonly StitchPlace[];
@@ -41,6 +45,7 @@ export interface FindSession {
 export interface FindAdvice {
   /** One verdict per source, in the order of the sources. */
   readonly verdicts: readonly Verdict[];
+  /** What to do now. */
   readonly next: NextAction;
   /** Needs that have a source, by need id. */
   readonly filled: Readonly<Record<string, string>>;

@@ -12,10 +12,15 @@ import { newWorkings } from './belief/workings';
 
 /** How the costly questions are answered: quickly, or written down plainly as `plain/` does for checks. */
 export interface Means {
+  /** Reads what is written at a source. */
   readonly read: (written: Written) => LabelReading;
+  /** What is believed of each source of a panel beforehand. */
   readonly beliefsIn: (sources: readonly Source[]) => (source: Source) => Belief;
+  /** Bayes’ rule over a source’s readings. */
   readonly posterior: (prior: Belief, readings: readonly Reading[]) => Posterior;
+  /** The cheapest order of visits. */
   readonly order: OrderOfVisits;
+  /** Keeps verdicts whose grounds have not changed. */
   readonly keep: VerdictKeeper;
 }
 

@@ -10,7 +10,9 @@ export type ProofKind = (typeof PROOF_KINDS)[number];
 /** One proof as it is asked for. */
 export interface Proof {
   readonly kind: ProofKind;
+  /** What is shown, in a few words. */
   readonly title: string;
+  /** How it is shown. */
   readonly how: string;
   /** States to bring the car to; empty where the proof is not about a state. */
   readonly states: readonly VehicleState[];
@@ -20,6 +22,7 @@ export interface Proof {
 
 /** What a feed promises, as far as its closing proofs depend on it. */
 export interface PromisedFeed {
+  /** What kind of feed it is. */
   readonly role: NeedRole;
   /** Must hold through cranking. */
   readonly holdsCranking?: boolean | undefined;

@@ -10,11 +10,13 @@ import { voltageDrop } from './voltageDrop';
 
 /** What one conductor does under a load. */
 export interface ConductorCheck {
+  /** The conductor. */
   readonly size: ConductorSize;
   /** Current that it carries for good where it lies, A. */
   readonly carriesA: number;
   /** Drop with the load alone. */
   readonly drop: VoltageDrop;
+  /** How it agrees with its fuse. */
   readonly coordination: Coordination;
   /** The first limit that it breaks; undefined when it does. */
   readonly breaks: SizeConstraint | undefined;

@@ -2,11 +2,13 @@ import { AWG_SIZES, METRIC_SIZES_MM2, awgAreaMm2 } from '../units';
 
 /** One conductor as it is sold. */
 export interface ConductorSize {
+  /** Whose sizes it is one of. */
   readonly system: 'awg' | 'metric';
   /** As it is asked for over the counter, e.g. `18 AWG` or `0.75 mm²`. */
   readonly name: string;
   /** AWG number; undefined for metric sizes. */
   readonly awg: number | undefined;
+  /** Cross-section, mm². */
   readonly areaMm2: number;
 }
 

@@ -13,6 +13,7 @@ const POINTS_PER_DECADE = 24;
 
 /** A lead with its fuse. */
 export interface ProtectedLead extends LaidConductor {
+  /** Rating of its fuse, A. */
   readonly fuseA: number;
   /** Copper that a short at the far end passes, m. */
   readonly copperM: number;
@@ -37,7 +38,9 @@ export interface Coordination {
   readonly standsS: number;
   /** Heat let through at most, and what the conductor takes, A²s. */
   readonly letThroughA2s: number;
+  /** Heat that the conductor takes up, A²s. */
   readonly limitA2s: number;
+  /** Whether the fuse protects the conductor at every current. */
   readonly ok: boolean;
   /** Why not; undefined when it is. */
   readonly problem: string | undefined;

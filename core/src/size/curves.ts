@@ -5,7 +5,9 @@ import { withstandOf } from './withstand';
 
 /** One point of a time–current curve. */
 export interface CurvePoint {
+  /** A. */
   readonly currentA: number;
+  /** s. */
   readonly seconds: number;
 }
 
@@ -13,12 +15,15 @@ export interface CurvePoint {
 export interface CoordinationCurves {
   /** Fast and slow edge of the fuse's opening band. */
   readonly fastest: readonly CurvePoint[];
+  /** Slow edge of the fuse’s opening band. */
   readonly slowest: readonly CurvePoint[];
   /** How long the conductor stands each current. */
   readonly conductor: readonly CurvePoint[];
+  /** What the curves come to. */
   readonly coordination: Coordination;
   /** Range of the axes, A and s. */
   readonly currents: readonly [number, number];
+  /** Range of the time axis, s. */
   readonly times: readonly [number, number];
 }
 

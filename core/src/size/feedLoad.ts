@@ -7,6 +7,7 @@ import type { ReturnPath } from './voltageDrop';
 
 /** Where a feed's fuse sits. */
 export interface FusePlace {
+  /** Build of the fuse that sits there. */
   readonly family: FuseFamily;
   /** Rating of the slot that is tapped, or of the upstream protection, A. */
   readonly ratingA: number;
@@ -28,6 +29,7 @@ export interface FeedLoad extends Surroundings {
   readonly currentA: number;
   /** Length of the lead one way, m. */
   readonly oneWayM: number;
+  /** How the current comes back. */
   readonly returnPath: ReturnPath;
   /** Length of a return lead of its own, m; the supply's length when left out. */
   readonly returnM?: number | undefined;
@@ -37,14 +39,17 @@ export interface FeedLoad extends Surroundings {
   readonly systemV: number;
   /** Most of the voltage that may be lost in the lead, per cent. */
   readonly dropLimitPercent: number;
+  /** Highest temperature of the insulation, °C. */
   readonly insulation: InsulationC;
   /** Slot that the tap sits in, or the holder of an in-line fuse. */
   readonly slot: FusePlace;
+  /** What flows at switching on; undefined when nobody knows. */
   readonly inrush?: Inrush | undefined;
   /** Current that the conductor shall carry later beside the load, A. */
   readonly spareA?: number | undefined;
   /** Battery and the car's own feed, Ω. */
   readonly sourceOhm?: number | undefined;
+  /** What is at hand; everything sold when left out. */
   readonly stock?: Stock | undefined;
 }
 
@@ -77,14 +82,18 @@ export type SizeConstraint =
 
 /** One limit with its numbers, for "why". */
 export interface SizeReason {
+  /** Which limit. */
   readonly constraint: SizeConstraint;
+  /** The limit with its numbers. */
   readonly text: string;
 }
 
 /** A refusal: the constraint that fails, and the cheapest way out. */
 export interface Refusal {
   readonly ok: false;
+  /** The limit that can’t be kept. */
   readonly failed: SizeReason;
+  /** The cheapest way out. */
   readonly relax: string;
 }
 

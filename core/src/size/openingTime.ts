@@ -62,7 +62,9 @@ function edge(percent: number, rows: typeof FAST_ROWS): number {
 
 /** A short current at switching on. */
 export interface Inrush {
+  /** Highest current, A. */
   readonly peakA: number;
+  /** How long it counts as flowing, s. */
   readonly peakS: number;
 }
 

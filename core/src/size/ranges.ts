@@ -1,8 +1,12 @@
 /** One number that the sizing takes: its unit, its range and what it is called in a message. */
 export interface NumberRange {
+  /** Lowest value accepted. */
   readonly low: number;
+  /** Highest value accepted. */
   readonly high: number;
+  /** SI unit; empty for a plain number. */
   readonly unit: string;
+  /** What it is called in a message. */
   readonly name: string;
 }
 
@@ -66,7 +70,9 @@ export function rangeText(field: SizingField): string {
 
 /** A number that is missing, no number, or out of its range. */
 export interface NumberProblem {
+  /** Which number. */
   readonly field: SizingField;
+  /** What it must be, and what it is. */
   readonly message: string;
 }
 

@@ -23,7 +23,9 @@ export interface Switching {
 export interface TerminalRow {
   /** Number on the base (DIN 72552 / ISO 7588), or of the switch. */
   readonly terminal: string;
+  /** What the terminal is, in words. */
   readonly what: string;
+  /** What is connected to it. */
   readonly goesTo: string;
 }
 

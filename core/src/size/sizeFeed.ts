@@ -10,6 +10,7 @@ import type { VoltageDrop } from './voltageDrop';
 
 /** What the next thicker conductor would change. */
 export interface NextUp {
+  /** The conductor, as it is sold. */
   readonly name: string;
   /** Drop with it, per cent of the system's voltage. */
   readonly percent: number;

@@ -2,10 +2,13 @@ import { assertNumbers } from './ranges';
 
 /** One class of insulated crimp sleeve. */
 export interface Sleeve {
+  /** Of the insulation. */
   readonly colour: 'red' | 'blue' | 'yellow';
   /** Copper that it takes in all, mm². */
   readonly fromMm2: number;
+  /** Thickest conductor, mm². */
   readonly toMm2: number;
+  /** The same in AWG numbers. */
   readonly awg: string;
   /** Bare copper for its barrel, mm. Common practice. */
   readonly stripMm: number;

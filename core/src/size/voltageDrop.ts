@@ -7,6 +7,7 @@ export type ReturnPath = 'body' | 'lead';
 export interface DropBasis {
   /** Length of the supply lead one way, m. */
   readonly oneWayM: number;
+  /** How the current comes back. */
   readonly returnPath: ReturnPath;
   /** Length of a return lead of its own, m; as long as the supply when left out. */
   readonly returnM?: number | undefined;
@@ -20,7 +21,9 @@ export interface DropBasis {
 
 /** A voltage drop with the basis it is true for. */
 export interface VoltageDrop {
+  /** Lost over the whole circuit, V. */
   readonly dropV: number;
+  /** The same, per cent of the system’s voltage. */
   readonly percent: number;
   /** Lost in the supply lead alone, V. */
   readonly supplyV: number;

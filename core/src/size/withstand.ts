@@ -3,8 +3,11 @@ import { adiabaticLimitA2s, ambientOf, ampacityAtA } from './conductor';
 
 /** A conductor where it lies. */
 export interface LaidConductor {
+  /** Cross-section, mm². */
   readonly areaMm2: number;
+  /** Highest temperature of the insulation, °C. */
   readonly insulation: InsulationC;
+  /** Where it lies. */
   readonly around: Surroundings;
 }
 

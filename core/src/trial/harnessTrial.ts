@@ -10,8 +10,11 @@ import { PARKED, stateAt } from '../vehicle';
 
 /** What a bunch has taken so far. */
 export interface HarnessEffort {
+  /** Attended work, s. */
   readonly seconds: number;
+  /** Touches. */
   readonly probes: number;
+  /** Touches with 9 V. */
   readonly pops: number;
   /** 9 V touched to a live, data or sensor wire. */
   readonly harm: number;

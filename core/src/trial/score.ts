@@ -6,6 +6,7 @@ import type { Choice } from './byHand';
 
 /** How choices turned out against the truth, counted over needs. */
 export interface Score {
+  /** Needs counted. */
   readonly needs: number;
   /** Meets the need, and no safety-critical circuit. */
   readonly right: number;
@@ -13,7 +14,9 @@ export interface Score {
   readonly wrong: number;
   /** Of the slots chosen, safety-critical ones; `named` counts those whose legend says so. */
   readonly critical: number;
+  /** Safety-critical ones whose legend says so. */
   readonly named: number;
+  /** Needs left without a source. */
   readonly gaveUp: number;
 }
 

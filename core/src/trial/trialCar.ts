@@ -9,8 +9,11 @@ import { PARKED } from '../vehicle';
 export interface Effort {
   /** Attended seconds, reading the whole legend included; waits for sleep are counted apart. */
   readonly seconds: number;
+  /** Touches. */
   readonly probes: number;
+  /** Times that the car was brought to another state. */
   readonly changes: number;
+  /** Times that it was left to fall asleep. */
   readonly sleeps: number;
   /** Looks into the handbook. */
   readonly lookUps: number;

@@ -5,8 +5,11 @@ export type UnitSystem = 'metric' | 'us';
 
 /** How a quantity is written in one system; the value itself is always kept in its SI unit. */
 export interface UnitFace {
+  /** Unit as shown. */
   readonly name: string;
+  /** The number shown for an SI value. */
   readonly fromSi: (value: number) => number;
+  /** The SI value of a number shown. */
   readonly toSi: (shown: number) => number;
   /** Digits after the point that are worth showing. */
   readonly digits: number;

@@ -1,21 +1,30 @@
 /** Years, trims and markets a note or model entry is good for. Empty lists mean "any". */
 export interface Applicability {
+  /** First model year, inclusive. */
   readonly yearFrom: number;
+  /** Last model year, inclusive. */
   readonly yearTo: number;
+  /** Trims it was said of; empty for all. */
   readonly trims: readonly string[];
+  /** Markets it was said of; empty for all. */
   readonly markets: readonly string[];
 }
 
 /** The car in front of us, as far as it decides whether a note applies. */
 export interface VehicleFacts {
+  /** Model year. */
   readonly year: number;
+  /** Empty when not known. */
   readonly trim: string;
+  /** Empty when not known. */
   readonly market: string;
 }
 
 /** Whether a note applies, with what keeps it from applying exactly. */
 export interface ApplicabilityVerdict {
+  /** How well it fits the car. */
   readonly match: 'exact' | 'near' | 'none';
+  /** Where it does not, in words. */
   readonly reasons: readonly string[];
 }
 

@@ -19,12 +19,15 @@ export interface Slot {
   readonly handbook?: string | null | undefined;
   /** Rating of the fuse found, A; undefined for an empty position. */
   readonly ratingA: number | undefined;
+  /** Build of the fuse. */
   readonly family: FuseFamily;
   /** Grid column and row in the panel, 0-based from its upper left corner. */
   readonly column: number;
+  /** Row in the panel, from 0. */
   readonly row: number;
   /** `tall` slots stand, `wide` slots lie. */
   readonly lie: 'tall' | 'wide';
+  /** The two contacts of the empty slot. */
   readonly contacts: readonly [SlotContact, SlotContact];
   /** Room for a tap above the slot with the cover shut. */
   readonly clearance: 'clear' | 'tight' | 'none';
@@ -38,7 +41,10 @@ export interface Panel {
   readonly location: string;
   /** How to get at it, in order. */
   readonly access: readonly string[];
+  /** Width of the panel in slots. */
   readonly columns: number;
+  /** Height of the panel in slots. */
   readonly rows: number;
+  /** In the order of their positions. */
   readonly slots: readonly Slot[];
 }

@@ -5,9 +5,11 @@ export type KeyPosition = (typeof KEY_POSITIONS)[number];
 
 /** Everything about the car, as the installer set it, that may make a circuit live or dead. */
 export interface VehicleState {
+  /** Where the key stands. */
   readonly key: KeyPosition;
   /** Light switch at parking lamps or further. */
   readonly lamps: boolean;
+  /** How the driver’s door stands now. */
   readonly driverDoor: 'closed' | 'open';
   /**
    * Whether the driver's door has been open at any time since the key went off; retained power ends there.

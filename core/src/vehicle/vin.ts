@@ -1,5 +1,6 @@
 /** What a vehicle identification number says by itself. */
 export interface DecodedVin {
+  /** As decoded: capitals, without blanks. */
   readonly vin: string;
   /** World region of the maker, from the first character. */
   readonly region: string;
@@ -7,6 +8,7 @@ export interface DecodedVin {
   readonly modelYear: number | undefined;
   /** Years that the code may mean; elsewhere makers need not follow it, and it is a proposal or nothing. */
   readonly modelYears: readonly number[];
+  /** Whether position 9 is what the others make it. */
   readonly checkDigit: 'matches' | 'differs';
   /** The digit that position 9 should carry. */
   readonly expectedCheckDigit: string;
@@ -18,7 +20,9 @@ export interface DecodedVin {
 
 /** What is known besides the VIN. */
 export interface VinContext {
+  /** This year; no model year lies more than two ahead of it. */
   readonly nowYear?: number;
+  /** A car or light truck, which position 7 speaks of. */
   readonly light?: boolean;
 }
 

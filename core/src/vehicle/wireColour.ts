@@ -20,7 +20,9 @@ export type WireColourCode = keyof typeof WIRE_COLOURS;
 
 /** A wire's colour: base, then stripe. */
 export interface WireColour {
+  /** Colour of most of the insulation. */
   readonly base: WireColourCode;
+  /** Colour of the stripe; undefined without one. */
   readonly stripe: WireColourCode | undefined;
 }
 

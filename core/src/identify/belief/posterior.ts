@@ -24,6 +24,7 @@ export interface Posterior {
   readonly critical: number;
   /** The same by entry of `HYPOTHESES`; sums to `critical`. */
   readonly criticalBy: readonly number[];
+  /** What was read, by state. */
   readonly evidence: readonly StateEvidence[];
 }
 

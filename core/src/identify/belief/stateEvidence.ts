@@ -9,7 +9,9 @@ import { newWorkings } from './workings';
 export interface StateEvidence {
   /** The state's id, see `stateId`. */
   readonly id: string;
+  /** The state that these readings share. */
   readonly state: VehicleState;
+  /** All of them at this source, 1 or more. */
   readonly readings: readonly Reading[];
   /** Relative likelihood of each level; the largest is 1. */
   readonly levels: PerLevel;

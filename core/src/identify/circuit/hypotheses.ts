@@ -8,11 +8,13 @@ type Stand = Level | 'dead';
 
 /** One way in which cars build a function: what the circuit is at in every state. */
 export interface Hypothesis {
+  /** What it would make of the source. */
   readonly function: Exclude<CircuitFunction, 'none'>;
   /** Names the variant within its function, e.g. "holds while cranking". */
   readonly variant: string;
   /** Share of this variant among circuits of the function; the shares of a function sum to 1. */
   readonly share: number;
+  /** What the circuit is at in a state. */
   readonly stand: (state: VehicleState) => Stand;
   /** Chance that the dead circuit floats instead of lying at ground through its load. */
   readonly openWhenDead: number;

@@ -2,7 +2,9 @@ import type { CircuitFunction, StitchPlace } from '../../vehicle';
 
 /** A place that must be seen before a function may be named, and the functions it would rule out. */
 export interface LookAlike {
+  /** Where the difference shows. */
   readonly place: StitchPlace;
+  /** Functions that pass for it until then. */
   readonly separates: readonly CircuitFunction[];
 }
 

@@ -59,7 +59,9 @@ export type HarnessAction =
 /** What one wire is taken for. */
 export interface WireVerdict {
   readonly wireId: string;
+  /** The likeliest role so far. */
   readonly role: WireRole;
+  /** Probability of the role, 0 to 1. */
   readonly certainty: number;
   /** Sure enough to connect or to cap. */
   readonly settled: boolean;
@@ -71,10 +73,13 @@ export interface WireVerdict {
 
 /** What the identification says about a bunch. */
 export interface HarnessAdvice {
+  /** One verdict per wire, in the order of the wires. */
   readonly wires: readonly WireVerdict[];
+  /** Leads that belong to one speaker. */
   readonly pairs: readonly SpeakerPair[];
   /** The likeliest assignments of the wires that are not settled, and by which wires they differ. */
   readonly assignments: readonly (Assignment & { readonly differsAt: readonly string[] })[];
+  /** What to do now. */
   readonly next: HarnessAction;
   /** Wires that may be a speaker's lead or a data line, and that what is at hand can't tell. */
   readonly untold: readonly string[];

@@ -5,6 +5,7 @@ import type { WireRole } from './roles';
 
 /** A role for every wire. */
 export interface Assignment {
+  /** One role per wire, in the order of the wires. */
   readonly roles: readonly WireRole[];
   /** Natural logarithm of its weight; differences tell how much likelier one assignment is than another. */
   readonly logWeight: number;

@@ -13,12 +13,15 @@ import { colourEvidence } from './wireColours';
 /** What one wire is, as far as its readings, its colour and the other wires tell. */
 export interface WireBelief {
   readonly wire: HarnessWire;
+  /** What its own readings make of it. */
   readonly given: Posterior;
   /** Chance of each role by its own readings and colour, in the order of `WIRE_ROLES`; sums to 1. */
   readonly alone: readonly number[];
   /** The same with every other wire taken into account. */
   readonly together: readonly number[];
+  /** The likeliest role with every other wire taken into account. */
   readonly role: WireRole;
+  /** Probability of the role, 0 to 1. */
   readonly certainty: number;
 }
 

@@ -3,7 +3,9 @@ import type { HarnessSession } from './session';
 
 /** Why nothing may be live, cheapest check first. */
 export interface LivelessHelp {
+  /** What to look at first. */
   readonly instruction: string;
+  /** All causes with their checks, cheapest first. */
   readonly causes: readonly { readonly cause: string; readonly check: string }[];
 }
 

@@ -8,8 +8,11 @@ import { isUnfed } from './wireTests';
 
 /** Two wires to try together, and how. */
 export interface PairToTry {
+  /** With 9 V, or with the ohmmeter first. */
   readonly by: 'pop' | 'ohms';
+  /** Wire for the battery’s plus. */
   readonly plusId: string;
+  /** Wire for its minus. */
   readonly minusId: string;
 }
 

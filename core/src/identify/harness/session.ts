@@ -34,12 +34,16 @@ export function isByLamp(session: Pick<HarnessSession, 'cannot' | 'readings'>): 
 
 /** Probing a bunch of cut wires, as plain data. */
 export interface HarnessSession {
+  /** The bunch as it lies there. */
   readonly wires: readonly HarnessWire[];
+  /** Those that count, in any order. */
   readonly readings: readonly Reading[];
+  /** Where the car stands now. */
   readonly state: VehicleState;
   /** By default the car's own colours. */
   readonly family?: HarnessFamily;
   /** Where the instrument is clipped now; ground by default. */
   readonly clip?: 'ground' | 'constant';
+  /** What is not at hand or not wanted; nothing by default. */
   readonly cannot?: readonly HarnessLimit[];
 }

@@ -7,7 +7,9 @@ import { isStriped, mateEvidence } from './wireColours';
 
 /** Two leads of one speaker, as far as known. */
 export interface SpeakerPair {
+  /** Lead that moves the cone out with plus. */
   readonly plusId: string;
+  /** The other one. */
   readonly minusId: string;
   /** Which speaker popped; undefined until one did. */
   readonly speaker: string | undefined;
@@ -55,6 +57,7 @@ export function shownPairs(
 export interface PairCandidate {
   readonly plusId: string;
   readonly minusId: string;
+  /** Probability that both are one speaker’s, 0 to 1. */
   readonly chance: number;
 }
 

@@ -20,16 +20,22 @@ export interface WireLook {
     | 'parkingBrake'
     | 'ohms to ground'
     | 'from the constant';
+  /** State that the car is brought to. */
   readonly state: VehicleState;
+  /** What it is read with. */
   readonly instrument: 'meter' | 'ohmmeter' | 'lamp';
+  /** Where the other end of the instrument sits. */
   readonly clip: 'ground' | 'constant';
+  /** What must be at hand for it. */
   readonly needs: readonly HarnessLimit[];
 }
 
 /** Wires worth looking at one way, with what that costs. */
 export interface WireVisit {
   readonly look: WireLook;
+  /** Wires to be touched, in order. */
   readonly wireIds: readonly string[];
+  /** Work of the visit, s. */
   readonly seconds: number;
   /** Bits per second. */
   readonly rate: number;

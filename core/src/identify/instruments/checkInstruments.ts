@@ -10,9 +10,11 @@ export interface InstrumentTrial {
 
 /** One finding, worst first. */
 export interface InstrumentFinding {
+  /** Which part is in doubt. */
   readonly about: 'clip' | 'lamp' | 'battery';
   /** `stop`: nothing read now would be worth anything. */
   readonly weight: 'good' | 'mind' | 'stop';
+  /** What is wrong and what to do. */
   readonly text: string;
 }
 

@@ -11,6 +11,7 @@ export type RatingGrid = readonly (readonly (number | null | undefined)[])[];
 
 /** One way the legend may lie, with how likely that is. */
 export interface LegendLie extends Lie {
+  /** Chance that the print is wrong, 0 to 1. */
   readonly probability: number;
   /** The legend as it then lies on the panel. */
   readonly onPanel: RatingGrid;

@@ -12,6 +12,7 @@ export type FunctionPrior = Readonly<Record<CircuitFunction, number>>;
 export interface LabelReading {
   /** Circuits that it may name, most dangerous first. */
   readonly entries: readonly LexiconEntry[];
+  /** How safe the print says it is. */
   readonly safety: SafetyClass;
   /** Probability that it names something that must not be touched, 0 to 1. */
   readonly danger: number;
@@ -19,6 +20,7 @@ export interface LabelReading {
   readonly meaning: string;
   /** Why it is blocked or needs care; undefined when free. */
   readonly reason: string | undefined;
+  /** Functions to expect behind it, before any reading. */
   readonly prior: FunctionPrior;
   /** Whether the handbook says so, and not the print alone. */
   readonly lookedUp: boolean;
@@ -26,7 +28,9 @@ export interface LabelReading {
 
 /** What is written of a source: on the car, and in the handbook. */
 export interface Written {
+  /** As printed; undefined when nothing is. */
   readonly legend: string | undefined;
+  /** As looked up; null when the handbook lists nothing. */
   readonly handbook?: string | null | undefined;
 }
 

@@ -11,13 +11,17 @@ export type Until = 'role' | 'function';
 
 /** The sources and verdicts that needs are filled from. */
 export interface Field {
+  /** By id. */
   readonly sources: ReadonlyMap<string, Source>;
+  /** By source id. */
   readonly verdicts: ReadonlyMap<string, Verdict>;
+  /** What is asked for, with what it takes to meet it. */
   readonly needs: readonly Meeting[];
   /** Verdicts of the sources that may serve at all, see `isCandidate`. */
   readonly candidates: readonly Verdict[];
   /** Safety class of each source's legend, by source id. */
   readonly classes: ReadonlyMap<string, SafetyClass>;
+  /** How far testing goes. */
   readonly until: Until;
   /** The handbook can be asked. */
   readonly handbook: boolean;

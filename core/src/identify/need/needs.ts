@@ -14,6 +14,7 @@ export type NeedRole = (typeof NEED_ROLES)[number];
 /** What a device's feed asks of its source. Options left out ask nothing. */
 export interface Need {
   readonly id: string;
+  /** What kind of feed it is. */
   readonly role: NeedRole;
   /** Must stay live while cranking. */
   readonly holdsCranking?: boolean;
@@ -29,8 +30,11 @@ export interface Need {
 
 /** What a need asks of one state. */
 export interface Requirement {
+  /** Where it is asked for. */
   readonly place: StitchPlace;
+  /** The state that stands for the place. */
   readonly state: VehicleState;
+  /** What the source must be there. */
   readonly want: 'live' | 'dead';
 }
 
@@ -88,6 +92,7 @@ const MUST_SEE: Record<NeedRole, StitchPlace> = {
 /** A need with what is worked out of it once. */
 export interface Meeting {
   readonly need: Need;
+  /** Every state that the need says something about. */
   readonly requirements: readonly Requirement[];
   /** See `mustSeeOf`. */
   readonly mustSee: readonly StitchPlace[];

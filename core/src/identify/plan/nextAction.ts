@@ -12,8 +12,11 @@ import { visitState } from '../visit/visitState';
 
 /** One visit to a vehicle state and the probes worth making in it. */
 export interface Visit {
+  /** The state that it is in there. */
   readonly state: VehicleState;
+  /** Where the car is brought to. */
   readonly place: StitchPlace;
+  /** Sources to be touched, in order. */
   readonly sourceIds: readonly string[];
   /** Those of them to be touched with the lamp, because a meter showed a ghost there. */
   readonly withLamp: readonly string[];
@@ -23,11 +26,13 @@ export interface Visit {
 
 /** Everything the planner looks at. */
 export interface PlanInput extends Field {
+  /** Where the car stands now. */
   readonly state: VehicleState;
   /** Places the installer can't or won't bring the car to now, e.g. no cranking indoors. */
   readonly cannot: readonly StitchPlace[];
   /** A filament lamp is at hand beside the meter. */
   readonly lamp: boolean;
+  /** Works out the cheapest order of visits. */
   readonly order: OrderOfVisits;
 }
 
@@ -66,6 +71,7 @@ export type NextAction =
 
 /** A plan: what to do next, and what the feeds rest on so far. */
 export interface Plan {
+  /** What to do now. */
   readonly next: NextAction;
   /** Needs that have a source, by need id. */
   readonly filled: ReadonlyMap<string, string>;

@@ -9,7 +9,9 @@ import { visitState } from '../visit/visitState';
 
 /** Where to go next, and which of the sources followed up to read there. */
 export interface NextVisit {
+  /** Where the car goes next. */
   readonly place: StitchPlace;
+  /** Whose sources are touched there. */
   readonly pursuits: readonly Pursuit[];
 }
 

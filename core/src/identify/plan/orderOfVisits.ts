@@ -7,6 +7,7 @@ export const SAME_SECONDS = 0.01;
 
 /** A source as far as the order of visits goes. Sets of places are bit masks. */
 export interface Candidate {
+  /** Places at which it must be read. */
   readonly wanted: number;
   /** By set of places: chance that the source has come out as hoped at all of them. */
   readonly passing: Float64Array;
@@ -14,7 +15,9 @@ export interface Candidate {
 
 /** The places that may be visited, and where the car stands. */
 export interface Round {
+  /** Bits of the sets stand for them, in this order. */
   readonly places: readonly StitchPlace[];
+  /** Where the car stands now. */
   readonly state: VehicleState;
   /** Index of the place where the car stands, -1 when it is none of them, and who is read there before it leaves. */
   readonly standing: number;

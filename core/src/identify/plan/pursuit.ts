@@ -17,6 +17,7 @@ import type { Verdict } from '../verdict/verdict';
 
 /** One place where a source is still to be read for a need. */
 export interface Check {
+  /** Where the source is to be read. */
   readonly place: StitchPlace;
   /** Share of the doubt that the expected reading takes away, 0 to 1. */
   readonly gain: number;
@@ -26,12 +27,15 @@ export interface Check {
 
 /** A source followed up for a need: what is left to read, and what that costs. */
 export interface Pursuit {
+  /** The need that it is for. */
   readonly meeting: Meeting;
+  /** What is known of the source. */
   readonly verdict: Verdict;
   /** Chance that it serves. */
   readonly chance: number;
   /** What taking it costs besides the work, s: by its legend and by its danger. */
   readonly price: number;
+  /** What is still to be read before it may serve. */
   readonly checks: readonly Check[];
   /** Expected seconds until it is settled, given up at the first reading that speaks against it. */
   readonly seconds: number;
@@ -43,6 +47,7 @@ export interface Pursuit {
 
 /** What the plan has to go by besides the readings. */
 export interface Circumstances {
+  /** Where the car stands now. */
   readonly state: VehicleState;
   /** Places the installer can't or won't bring the car to now. */
   readonly cannot: readonly StitchPlace[];

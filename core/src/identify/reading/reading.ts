@@ -31,10 +31,13 @@ export type ReadingValue =
 /** One observation at one source, or at one contact of an empty slot, in one vehicle state. */
 export interface Reading {
   readonly id: string;
+  /** Slot or wire that was touched. */
   readonly sourceId: string;
   /** Which contact was touched with the fuse out; undefined with the fuse in, where both are the same. */
   readonly contact: 'a' | 'b' | undefined;
+  /** State of the car at that moment. */
   readonly state: VehicleState;
+  /** What the instrument showed. */
   readonly value: ReadingValue;
   /** Where the instrument was clipped; left out: ground. */
   readonly clip?: 'ground' | 'constant';

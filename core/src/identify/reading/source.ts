@@ -3,6 +3,7 @@ import type { CircuitFunction, StitchPlace } from '../../vehicle';
 /** What the model's log already claims about a source, weighed for this vehicle. */
 export interface LoggedClaim {
   readonly tapPointId: string;
+  /** What the log says it is. */
   readonly function: CircuitFunction;
   /** How probable the claim is for this vehicle, 0 to 1. */
   readonly probability: number;
@@ -21,6 +22,7 @@ export interface Source {
   readonly id: string;
   /** Name used in instructions, e.g. "F12". */
   readonly name: string;
+  /** As printed at it; undefined when nothing is. */
   readonly legend: string | undefined;
   /** What the handbook says of it, typed in; null: looked up, and nothing found. Left out: nobody has looked. */
   readonly handbook?: string | null | undefined;
@@ -28,6 +30,7 @@ export interface Source {
   readonly fitted: boolean;
   /** Whether any tap fits; a source that can't be tapped is not worth a test. */
   readonly tappable: boolean;
+  /** What the model’s log says of it; undefined when nothing. */
   readonly logged: LoggedClaim | undefined;
   /** A fuse slot, or a single wire, which can have functions that slots never have. Left out: a slot. */
   readonly kind?: 'slot' | 'wire';

@@ -6,7 +6,9 @@ import { isPlain, senseOf } from '../reading/reading';
 
 /** Readings of one source in one state that cannot all be right. */
 export interface Contradiction {
+  /** Where readings disagree. */
   readonly place: StitchPlace;
+  /** Those that do. */
   readonly readingIds: readonly string[];
   /** What disagrees, and the likeliest reasons, cheapest to check first. */
   readonly explanation: string;

@@ -5,6 +5,7 @@ import type { Source } from '../reading/source';
 
 /** A circuit to keep away from. */
 export interface Fence {
+  /** Why to stop here. */
   readonly reason: string;
   /** What to do, and which instrument not to use. */
   readonly instruction: string;

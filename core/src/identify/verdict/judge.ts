@@ -27,8 +27,11 @@ const TRACE = 0.005;
 
 /** How a verdict gets at legends and chances, and what is believed beforehand; the panel's own belief when left out. */
 export interface JudgeMeans {
+  /** Reads what is written at the source. */
   readonly read: (written: Written) => LabelReading;
+  /** Bayes’ rule over its readings. */
   readonly posterior: (prior: Belief, readings: readonly Reading[]) => Posterior;
+  /** What is believed of it beforehand. */
   readonly belief?: Belief;
 }
 

@@ -12,6 +12,7 @@ export type VerdictStatus = 'unread' | 'open' | 'unresolved' | 'resolved' | 'con
 /** What a source is, how sure, from which readings, and what is still open. */
 export interface Verdict {
   readonly sourceId: string;
+  /** How far it goes. */
   readonly status: VerdictStatus;
   /** The function, once nothing that looks like it is left open. */
   readonly function: CircuitFunction | undefined;
@@ -27,9 +28,13 @@ export interface Verdict {
   readonly missing: readonly LookAlike[];
   /** Readings that `leading` expects, and those it does not, by id. */
   readonly support: readonly string[];
+  /** Ids of readings that `leading` does not expect. */
   readonly against: readonly string[];
+  /** Places where its readings disagree. */
   readonly contradictions: readonly Contradiction[];
+  /** What was seen, place by place. */
   readonly stitch: Stitch;
+  /** Probabilities of every function and hypothesis. */
   readonly posterior: Posterior;
   /** Why to stop here, and which instrument not to use; undefined when it may be probed. */
   readonly fence: Fence | undefined;

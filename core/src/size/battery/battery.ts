@@ -17,7 +17,9 @@ export interface Battery {
   readonly type: BatteryType;
   /** Ampere-hours at the 20-hour rate when new, Ah. */
   readonly capacityAh: number;
+  /** Years in use, 0 to 15. */
   readonly ageYears: number;
+  /** Of the battery itself, °C. */
   readonly temperatureC: number;
   /** Capacity that the car's maker fits for this engine, Ah; this battery's own when left out. */
   readonly engineAh?: number | undefined;

@@ -18,7 +18,9 @@ export interface DrivingPattern {
 /** A month on one battery. */
 export interface MonthPlan {
   readonly battery: Battery;
+  /** What drains it while parked. */
   readonly load: ParkedLoad;
+  /** What fills it again. */
   readonly driving: DrivingPattern;
   /** State of charge at the start, 0 to 1. */
   readonly stateOfCharge: number;
@@ -30,7 +32,9 @@ export interface Month {
   readonly hourly: Float64Array;
   /** Days until it starts in one case of two only; undefined when it does all month. */
   readonly noStartDay: number | undefined;
+  /** Lowest state of charge, 0 to 1. */
   readonly lowest: number;
+  /** State of charge at the end, 0 to 1. */
   readonly last: number;
   /** Chance to crank at the lowest charge. */
   readonly worstCrank: number;
@@ -40,6 +44,7 @@ export interface Month {
   readonly drivenMinutes: number;
   /** Charge taken out and put in, Ah; charge at the end is that of the start, less the one, plus the other. */
   readonly outAh: number;
+  /** Charge put in, Ah. */
   readonly inAh: number;
 }
 

@@ -61,6 +61,7 @@ export function parkedTime(battery: Battery, load: ParkedLoad, stateOfCharge = 1
 export interface ParkedState {
   /** State of charge, 0 to 1. */
   readonly chargeLeft: number;
+  /** Voltage at rest at that charge, V. */
   readonly restV: number;
   /** Chance to crank then, 0 to 1. */
   readonly crankChance: number;

@@ -7,11 +7,13 @@ import { LOW_CHARGE } from './parked';
 
 /** A cut-off and a timer for a device. */
 export interface SafeSettings {
+  /** Voltage at which the device goes off, V. */
   readonly cutOffV: number;
   /** Hours; undefined for none. */
   readonly timerHours: number | undefined;
   /** Hours that the device ran parked in the month. */
   readonly deviceHours: number;
+  /** Chance to crank at the lowest charge, 0 to 1. */
   readonly worstCrank: number;
 }
 
@@ -47,9 +49,11 @@ function isSafeCutOff(battery: Battery, cutOffV: number): boolean {
 
 /** One assumption, changed: what it does to the worst morning. */
 export interface Assumption {
+  /** What was changed, in words. */
   readonly what: string;
   /** Lowest state of charge and least chance to crank with the change. */
   readonly lowest: number;
+  /** Chance to crank at the lowest charge, 0 to 1. */
   readonly worstCrank: number;
   /** Change of the lowest state of charge against the plan. */
   readonly change: number;

@@ -10,10 +10,13 @@ export type FunctionWeights = Partial<Record<CircuitFunction, number>>;
 export interface LexiconEntry {
   /** Spellings, upper case without punctuation. */
   readonly terms: readonly string[];
+  /** What the circuit is, in plain words. */
   readonly meaning: string;
+  /** How safe it is to tap. */
   readonly safety: Exclude<SafetyClass, 'unknown'>;
   /** Why it is blocked or cautious; shown to the installer. */
   readonly reason: string | undefined;
+  /** How likely it is to have each function, against the others. */
   readonly weights: FunctionWeights;
 }
 
