@@ -52,8 +52,48 @@ it('takes wires by colour and stripe, and the last one away again', async () => 
     'the second wire is gone',
     async () => !/W2/.test(await visitor.text('wires')),
   );
+  await visitor.type('typed-wires', 'gr/sw, W/B');
+  await visitor.touch('colour-system-german');
+  await visitor.textIs('wire-editor', /no colour in german/);
+  await visitor.type('typed-wires', 'gr/sw, light green');
+  await visitor.textIs('wire-editor', /light green" is no colour in german/);
+  await visitor.type('typed-wires', 'gr/sw, hgn');
+  await visitor.touch('add-typed');
+  await visitor.textIs('wires', /W2 GY\/BK[\s\S]*W3 LGN/);
   await noFaults();
 });
+
+it.each([PHONE, WIDE])(
+  'keeps what the handbook says, and lets it go, at $name size',
+  async (size) => {
+    visitor = await Visitor.open(application.base, size);
+    await signIn(visitor);
+    const jobId = await startJob(visitor, 'Longboat', 'Dashcam');
+    const words = `Heated blanket, ${size.name}`;
+    await visitor.touch('slot-dash/F9');
+    await visitor.touch('handbook-open');
+    await visitor.type('handbook-entry', words);
+    await visitor.touch('handbook-keep');
+    await visitor.textIs('handbook-known', new RegExp(words));
+    await visitor.go('/shop');
+    await visitor.textIs('glossary', new RegExp(words));
+    await noFaults();
+    await visitor.type('glossary-sought', words);
+    const [entry] = await visitor.driver.findElements({ css: '[data-testid^="drop-"]' });
+    const id = (await entry?.getAttribute('data-testid')) ?? 'drop-none';
+    await visitor.touch(id);
+    await visitor.textIs(id, /Really take it out/);
+    await visitor.touch(id);
+    await visitor.textIs('glossary', /Nothing has “Heated blanket/);
+    await visitor.go(`/jobs/${jobId}/find`);
+    await visitor.touch('slot-dash/F9');
+    await visitor.until(
+      'the slot has forgotten it',
+      async () => !(await visitor.has('handbook-known')),
+    );
+    await noFaults();
+  },
+);
 
 it('says when the meter drops, and loses nothing', async () => {
   visitor = await Visitor.open(application.base, PHONE);
