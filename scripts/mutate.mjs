@@ -17,9 +17,8 @@ const PACKAGES = ['core', 'server'];
 main(async () => {
   const files = process.argv.slice(2);
   if (files.length === 0) throw new Stop('Name the files to change, such as core/src/size/**/*.ts');
-  const packages = PACKAGES.filter((name) => files.some((file) => file.startsWith(`${name}/`)));
-  if (packages.length !== 1) throw new Stop(`All files must lie in one of ${PACKAGES.join(', ')}.`);
-  const [name] = packages;
+  const name = PACKAGES.find((one) => files.every((file) => file.startsWith(`${one}/`)));
+  if (name === undefined) throw new Stop(`All files must lie in one of ${PACKAGES.join(', ')}.`);
   const cluster = name === 'server' ? await throwAwayCluster() : undefined;
   const folder = mkdtempSync(path.join(os.tmpdir(), 'lucky-thread-mutation-'));
   try {

@@ -11,4 +11,4 @@ export type { LogFindings } from './logFindings';
 export { plannedTapsOf } from './plannedTaps';
 export { setsInputOf } from './setsInput';
 export { sheetGivenOf } from './sheetGiven';
-export { orientationAt, supplyLandmarkOf } from './supplySide';
+export { contactReadings, orientationAt, supplyLandmarkOf } from './supplySide';

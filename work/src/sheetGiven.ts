@@ -1,4 +1,3 @@
-import type { FeedPlanInput } from '@lucky-thread/contract';
 import type { SheetGiven } from '@lucky-thread/core/choose';
 import type { FeedSize } from '@lucky-thread/core/size';
 import type { JobContext } from './jobContext';
@@ -12,17 +11,14 @@ const HARNESS_GROUND_MM2 = 1;
 /** What a tapped feed's sheet is made from; undefined for a slot whose rating nobody knows. */
 export function sheetGivenOf(
   context: Pick<JobContext, 'job' | 'settings'>,
-  { feed, slot, plan: stored }: TappedFeed,
+  { feed, slot, plan }: TappedFeed,
   of: {
     readonly size: FeedSize;
     /** Cross-section of the lead that is crimped, mm²; the size's own when left out. */
     readonly leadMm2?: number | undefined;
-    /** The plan as it is being changed; the stored one when left out. */
-    readonly plan?: FeedPlanInput;
   },
 ): SheetGiven | undefined {
   if (slot.ratingA === undefined) return undefined;
-  const plan = of.plan ?? stored;
   return {
     slot: { ...slot, ratingA: slot.ratingA },
     currentA: feed.currentA,

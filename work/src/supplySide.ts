@@ -1,19 +1,20 @@
-import type { Orientation } from '@lucky-thread/core/choose';
+import type { ContactReading, Orientation } from '@lucky-thread/core/choose';
 import { orientationFrom } from '@lucky-thread/core/choose';
 import type { Reading } from '@lucky-thread/core/identify';
 import type { TappedFeed } from './jobFeeds';
 import type { JobContext } from './jobContext';
 import { tapOfOthers } from './jobContext';
 
+/** What was read at the contacts of an empty slot, oldest first; readings of the slot with its fuse in are none. */
+export function contactReadings(slotId: string, readings: readonly Reading[]): ContactReading[] {
+  return readings.flatMap((one) =>
+    one.sourceId !== slotId || one.contact === undefined ? [] : [{ ...one, contact: one.contact }],
+  );
+}
+
 /** Which contact of an empty slot the supply enters, by what was read there. */
 export function orientationAt(slotId: string, readings: readonly Reading[]): Orientation {
-  return orientationFrom(
-    readings.flatMap((one) =>
-      one.sourceId !== slotId || one.contact === undefined
-        ? []
-        : [{ ...one, contact: one.contact }],
-    ),
-  );
+  return orientationFrom(contactReadings(slotId, readings));
 }
 
 /** Where the supply enters a tapped slot, in words: as read here, else as another job logged it; undefined when nobody has. */

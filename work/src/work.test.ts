@@ -7,6 +7,7 @@ import type { Panel, Slot } from '@lucky-thread/core/vehicle';
 import { PARKED, stateAt } from '@lucky-thread/core/vehicle';
 import type { JobContext } from './index';
 import {
+  contactReadings,
   feedLoadOf,
   feedSizeOf,
   findSessionOf,
@@ -183,6 +184,9 @@ describe('the supply side', () => {
   it('is what was read at this very slot', () => {
     expect(orientationAt('f1', SUPPLY_AT_B)).toEqual({ kind: 'found', supply: 'b' });
     expect(orientationAt('f2', SUPPLY_AT_B).kind).toBe('incomplete');
+    // With its fuse in a slot says nothing of its contacts: a second job still shows what the first one logged.
+    expect(contactReadings('f1', [read('run', 12.4), read('off', 0)])).toEqual([]);
+    expect(contactReadings('f1', [read('run', 12.4), ...SUPPLY_AT_B])).toHaveLength(2);
     expect(supplyLandmarkOf(CONTEXT, SUPPLY_AT_B, tapped)).toBe('lower contact');
   });
 
@@ -227,7 +231,7 @@ describe('what is ranked, fitted and written on the sheet', () => {
     const size = tapped === undefined ? undefined : feedSizeOf(tapped, DEFAULT_SETTINGS);
     if (tapped === undefined || size === undefined) throw new Error('6 A over 3 m can be wired');
     const plan: FeedPlanInput = { ...tapped.plan, sharedA: 2, ground: 'stud' };
-    expect(sheetGivenOf(CONTEXT, tapped, { size, plan })).toMatchObject({
+    expect(sheetGivenOf(CONTEXT, { ...tapped, plan }, { size })).toMatchObject({
       currentA: 6,
       sharedA: 2,
       reversible: 'any',

@@ -10,8 +10,7 @@ import { useSteady } from '../workers/useSteady';
 import type { JobContext } from '@lucky-thread/work';
 import { findSessionOf } from '@lucky-thread/work';
 import type { ReadingRow } from './jobReadings';
-import { countingRows, useJobReadings } from './jobReadings';
-import { toCoreReading } from '@lucky-thread/contract';
+import { countingRows, useJobReadings, coreReadings } from './jobReadings';
 
 /** Everything the Find screen and those after it know. */
 export interface Finding {
@@ -49,7 +48,7 @@ export function useFind(context: JobContext): Finding {
   const session = useSteady(
     useMemo(
       () =>
-        findSessionOf({ job, model, taps }, countingRows(rows).map(toCoreReading), {
+        findSessionOf({ job, model, taps }, coreReadings(rows), {
           state,
           cannot,
           until,

@@ -1,4 +1,3 @@
-import { toCoreReading } from '@lucky-thread/contract';
 import type {
   HarnessAdvice,
   HarnessFamily,
@@ -12,7 +11,7 @@ import { askHarnessPlanner } from '../workers/planner';
 import { useAnswer } from '../workers/useAnswer';
 import { useSteady } from '../workers/useSteady';
 import type { ReadingRow } from './jobReadings';
-import { countingRows, useJobReadings } from './jobReadings';
+import { useJobReadings, coreReadings } from './jobReadings';
 import type { JobContext } from '@lucky-thread/work';
 
 /** Everything the harness screen knows. */
@@ -58,7 +57,7 @@ export function useHarness(context: JobContext, bench: HarnessBench): HarnessFin
         colour: wire.colour,
         tapedWith: wire.tapedWith,
       })),
-      readings: countingRows(rows).map(toCoreReading),
+      readings: coreReadings(rows),
       ...bench,
     }),
     [harness, rows, bench],

@@ -1,7 +1,7 @@
-import { tapCurrents } from '@lucky-thread/core/choose';
-import type { Orientation } from '@lucky-thread/core/choose';
+import { orientationFrom, tapCurrents } from '@lucky-thread/core/choose';
+import type { ContactReading, Orientation } from '@lucky-thread/core/choose';
 import { describeValue } from '@lucky-thread/core/identify';
-import type { NeedRole, Reading } from '@lucky-thread/core/identify';
+import type { NeedRole } from '@lucky-thread/core/identify';
 import { CONTINUOUS_SHARE } from '@lucky-thread/core/size';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import { PLACE_WORDS, describeState, placeOf, stateAt } from '@lucky-thread/core/vehicle';
@@ -17,7 +17,7 @@ import type { Finding } from '../../work/useFind';
 import { useTakeReading } from '../../work/useTakeReading';
 import type { TappedFeed, JobContext } from '@lucky-thread/work';
 import { OrientationDrawing } from '../../panel/OrientationDrawing';
-import { orientationAt, tapOfOthers } from '@lucky-thread/work';
+import { contactReadings, tapOfOthers } from '@lucky-thread/work';
 import { coreReadings } from '../../work/jobReadings';
 
 /** A place in which the circuit of a role is live, so that its contacts tell something. */
@@ -38,8 +38,8 @@ export interface OrientationCardProps {
 export function OrientationCard({ context, finding, tapped }: OrientationCardProps) {
   const dispatch = useAppDispatch();
   const { slot, feed } = tapped;
-  const readings = coreReadings(finding.rows).filter((one) => one.sourceId === slot.id);
-  const orientation = orientationAt(slot.id, readings);
+  const readings = contactReadings(slot.id, coreReadings(finding.rows));
+  const orientation = orientationFrom(readings);
   const supply = orientation.kind === 'found' ? orientation.supply : undefined;
   const place = LIVE_PLACE[feed.role];
   const there = placeOf(finding.probing.state) === place;
@@ -91,7 +91,7 @@ function ContactPad(
   props: OrientationCardProps & {
     readonly contact: 'a' | 'b';
     readonly landmark: string;
-    readonly last: Reading | undefined;
+    readonly last: ContactReading | undefined;
   },
 ) {
   const { context, finding, tapped, contact, landmark, last } = props;

@@ -112,13 +112,14 @@ export function FeedSheetCard(props: FeedSheetCardProps) {
 function useSheet(props: FeedSheetCardProps): FeedSheet | undefined {
   const { context, tapped, plan, size } = props;
   const units = useAppSelector((state) => state.prefs.units);
+  const { feed, slot } = tapped;
   const { job, settings } = context;
   return useMemo(() => {
     if (size === undefined) return undefined;
     const leadMm2 = shownConductor(size, units)?.size.areaMm2;
-    const given = sheetGivenOf({ job, settings }, tapped, { size, leadMm2, plan });
+    const given = sheetGivenOf({ job, settings }, { feed, slot, plan }, { size, leadMm2 });
     return given === undefined ? undefined : feedSheet(given);
-  }, [size, tapped, plan, job, settings, units]);
+  }, [size, feed, slot, plan, job, settings, units]);
 }
 
 /** The tap as it lies in the car, and what each way round does to both fuses. */
