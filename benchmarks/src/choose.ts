@@ -32,7 +32,7 @@ export async function chooseBenchmark(): Promise<void> {
     need,
     name: need.id,
     currentA: 0.5 + index,
-    loggedSlotIds: new Set(),
+    loggedSourceIds: new Set(),
   }));
   const half = Math.ceil(slots.length / 2);
   const panels = [
@@ -52,17 +52,17 @@ export async function chooseBenchmark(): Promise<void> {
   const setFeeds = feeds.map((feed): SetFeed => ({
     feedId: feed.need.id,
     currentA: feed.currentA,
-    candidates: (rankings[feed.need.id]?.candidates ?? []).map(({ slotId, score }) => ({
-      slotId,
-      panelId: panels[0]?.slots.some((slot) => slot.id === slotId) === true ? 'dash' : 'bay',
+    candidates: (rankings[feed.need.id]?.candidates ?? []).map(({ sourceId, score }) => ({
+      sourceId,
+      panelId: panels[0]?.slots.some((slot) => slot.id === sourceId) === true ? 'dash' : 'bay',
       score,
     })),
   }));
   // Plain search sizes and joins every candidate and looks at every set there is.
   const plain = () => {
     for (const feed of setFeeds)
-      for (const { slotId } of feed.candidates) {
-        const slot = slots.find((one) => one.id === slotId);
+      for (const { sourceId } of feed.candidates) {
+        const slot = slots.find((one) => one.id === sourceId);
         if (slot !== undefined) sizeAndJoin(slot, feed.currentA);
       }
     return exhaustive(setFeeds);
@@ -161,7 +161,7 @@ function exhaustive(feeds: readonly SetFeed[]): SourceSet | undefined {
     const feed = feeds[at];
     if (feed !== undefined) {
       for (const one of feed.candidates)
-        if (!chosen.some((other) => other.slotId === one.slotId)) walk(at + 1, [...chosen, one]);
+        if (!chosen.some((other) => other.sourceId === one.sourceId)) walk(at + 1, [...chosen, one]);
       return;
     }
     const panels = [...new Set(chosen.map((one) => one.panelId))];
@@ -170,7 +170,7 @@ function exhaustive(feeds: readonly SetFeed[]): SourceSet | undefined {
     if (best === undefined || score > best.score)
       best = {
         slots: Object.fromEntries(
-          feeds.map((one, index) => [one.feedId, chosen[index]?.slotId ?? '']),
+          feeds.map((one, index) => [one.feedId, chosen[index]?.sourceId ?? '']),
         ),
         panels,
         score,

@@ -8,6 +8,7 @@ import {
   ReadingRequest,
   SignInRequest,
   TapCsvRow,
+  shownOf,
   UpdateJobRequest,
   UpdateShopRequest,
   needsOf,
@@ -53,7 +54,7 @@ describe('the ranges of a feed and its plan', () => {
   const feed = (more: object) =>
     paths(validate(DeviceInput, { name: 'Camera', feeds: [{ ...FEED, ...more }] }));
   const plan = (more: object) =>
-    paths(validate(FeedPlanInput, { feedId: 'a', slotId: 's', ...more }));
+    paths(validate(FeedPlanInput, { feedId: 'a', sourceId: 's', ...more }));
   const sizing = (more: object) => plan({ sizing: more });
   it.each([
     ['currentA', 'currentA', feed],
@@ -146,8 +147,8 @@ describe('CreateJobRequest', () => {
 describe('UpdateJobRequest', () => {
   it('refuses one slot for two feeds', () => {
     const plan = [
-      { feedId: 'a', slotId: 'dash/F1' },
-      { feedId: 'b', slotId: 'dash/F1' },
+      { feedId: 'a', sourceId: 'dash/F1' },
+      { feedId: 'b', sourceId: 'dash/F1' },
     ];
     expect(validate(UpdateJobRequest, { version: 1, plan })).toMatchObject({
       ok: false,
@@ -155,7 +156,7 @@ describe('UpdateJobRequest', () => {
     });
   });
   it.each([-1, 0, 31, '3'])('refuses a lead of %p m', (oneWayM) => {
-    const plan = [{ feedId: 'a', slotId: 's', oneWayM }];
+    const plan = [{ feedId: 'a', sourceId: 's', oneWayM }];
     expect(paths(validate(UpdateJobRequest, { version: 1, plan }))).toEqual(['plan.0.oneWayM']);
   });
   it('knows the phases in the order people work', () => {
@@ -210,10 +211,7 @@ it('weighs a tap point by the jobs that spoke of it and the places that were see
   const tap = {
     trim: 'Base',
     market: '',
-    matrix: [
-      { place: 'off', mark: 'high', values: [] },
-      { place: 'crank', mark: 'loose', values: [] },
-    ],
+    readings: [{ place: 'off', ...shownOf({ kind: 'volts', volts: 12.4 }) }],
     confirmedJobs: 3,
     contradictedJobs: 2,
     observations: [],
@@ -225,7 +223,7 @@ it('weighs a tap point by the jobs that spoke of it and the places that were see
 });
 
 describe('plans and settings', () => {
-  const plan = { feedId: 'a', slotId: 'dash/F1' };
+  const plan = { feedId: 'a', sourceId: 'dash/F1' };
   it('take what the sizing sheet makes', () => {
     const whole = {
       ...plan,

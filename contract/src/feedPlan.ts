@@ -59,7 +59,7 @@ export class FeedPlanInput {
   /** Chosen slot. */
   @IsString()
   @Length(1, 80)
-  slotId!: string;
+  sourceId!: string;
 
   /** Length of the lead one way, m; left out until it is known. */
   @Optional()

@@ -13,7 +13,7 @@ export class HandbookEntryRequest {
 
 /** An entry that somebody of the shop has looked up. */
 export interface HandbookEntryView {
-  readonly slotId: string;
+  readonly sourceId: string;
   readonly entry: string | null;
   /** Who looked it up. */
   readonly by: string;
@@ -29,7 +29,7 @@ export interface GlossaryEntryView {
   readonly make: string;
   /** The model that it was looked up on, e.g. "Longboat". */
   readonly model: string;
-  readonly slotId: string;
+  readonly sourceId: string;
   /** As the glossary compares it; null where nothing is printed, so that it counts for that slot alone. */
   readonly legend: string | null;
   /** Null: the handbook lists nothing. */

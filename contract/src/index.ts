@@ -10,13 +10,13 @@ export {
   UpdateJobRequest,
   YEAR_RANGE,
 } from './job';
-export type { JobPage, JobView, Phase, SteeringSide } from './job';
+export type { JobPage, JobSummary, JobView, Phase, SteeringSide } from './job';
 export { FeedPlanInput, SizingInput } from './feedPlan';
 export { HandbookEntryRequest } from './handbook';
 export type { GlossaryEntryView, HandbookEntryView } from './handbook';
 export type { ProblemDocument } from './problem';
-export { INSTRUMENTS, ReadingRequest, seenOf, toCoreReading } from './reading';
-export type { InstrumentName, ReadingView, SeenView } from './reading';
+export { INSTRUMENTS, ReadingRequest, seenOf, shownOf, toCoreReading, toValue } from './reading';
+export type { InstrumentName, ReadingView, SeenView, ShownView } from './reading';
 export { SignInRequest, USER_ROLES } from './session';
 export type { DemoAccount, SessionView, UserRole, UserView } from './session';
 export {
@@ -28,8 +28,15 @@ export {
   VanInput,
 } from './shop';
 export type { ShopView } from './shop';
-export { LogTapRequest, ProofInput, toTapClaim } from './tapPoint';
-export type { ImportResult, MatrixCell, ObservationView, TapPage, TapPointView } from './tapPoint';
+export { LogTapRequest, ProofInput, matrixOf, toTapClaim } from './tapPoint';
+export type {
+  ImportResult,
+  MatrixCell,
+  ObservationView,
+  TapPage,
+  TapPointView,
+  TapReadingView,
+} from './tapPoint';
 export { TAP_CSV_COLUMNS, TapCsvRow } from './tapPointCsv';
 export { MOST_PROBLEMS, validate } from './validate';
 export { isStorableText, shapeProblem } from './rules/plainShape';

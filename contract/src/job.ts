@@ -132,7 +132,7 @@ export class UpdateJobRequest {
   @Optional()
   @NestedList(() => FeedPlanInput, { max: 12 })
   @UniqueBy<FeedPlanInput>('feedId', 'one plan per feed')
-  @UniqueBy<FeedPlanInput>('slotId', 'a slot serves one feed only')
+  @UniqueBy<FeedPlanInput>('sourceId', 'a slot serves one feed only')
   plan?: FeedPlanInput[];
 
   /** The bunch of cut wires. */
@@ -150,29 +150,43 @@ export class UpdateJobRequest {
 
 /** One page of the shop's jobs, last touched first. */
 export interface JobPage {
-  readonly jobs: readonly JobView[];
+  readonly jobs: readonly JobSummary[];
   /** Ids of jobs in this page whose stored form can't be read; nothing of them is lost. */
   readonly unreadable: readonly string[];
   /** Where the next page begins; null at the end. */
   readonly next: string | null;
 }
 
-/** A job as the server keeps it. */
-export interface JobView {
+/** What every view of a job shows. */
+interface JobHead {
   readonly id: string;
-  readonly vehicle: JobVehicleInput;
   /** Make, model and generation in one line. */
   readonly vehicleName: string;
-  readonly device: DeviceInput;
   readonly phase: Phase;
+  /** Checks left for later. */
+  readonly deferred: readonly StitchPlace[];
+  /** When it was last changed, ISO 8601. */
+  readonly updatedAt: string;
+}
+
+/** What a list shows of a job. */
+export interface JobSummary extends JobHead {
+  /** Model year of its car. */
+  readonly year: number;
+  readonly deviceName: string;
+  /** Whether every feed that needs a source has its tap point in the log. */
+  readonly done: boolean;
+}
+
+/** A job as the server keeps it. */
+export interface JobView extends JobHead {
+  readonly vehicle: JobVehicleInput;
+  readonly device: DeviceInput;
   readonly plan: readonly FeedPlanInput[];
   /** The bunch of cut wires; empty when none was opened. */
   readonly harness: readonly HarnessWireInput[];
-  /** Checks left for later. */
-  readonly deferred: readonly StitchPlace[];
   readonly version: number;
   readonly createdAt: string;
-  readonly updatedAt: string;
   /** Who started it. */
   readonly createdBy: string;
   /** Things to know, e.g. a year outside the model's range. */

@@ -192,7 +192,40 @@ export function toCoreReading(view: SeenView): Reading {
   };
 }
 
-function toValue(view: SeenView): ReadingValue {
+/** What an instrument showed, in the fields of a stored reading. */
+export type ShownView = Pick<
+  SeenView,
+  'instrument' | 'volts' | 'highVolts' | 'glow' | 'ohms' | 'cone' | 'speaker'
+>;
+
+/** What an instrument showed, as it is stored; a meter's name says that it was one, not whose. */
+export function shownOf(value: ReadingValue): ShownView {
+  const nothing = {
+    volts: null,
+    highVolts: null,
+    glow: null,
+    ohms: null,
+    cone: null,
+    speaker: null,
+  };
+  switch (value.kind) {
+    case 'volts':
+      return { ...nothing, instrument: 'meter', volts: value.volts };
+    case 'pulsing':
+      return { ...nothing, instrument: 'meter', volts: value.lowV, highVolts: value.highV };
+    case 'glow':
+      return { ...nothing, instrument: 'lamp', glow: value.glow };
+    case 'led':
+      return { ...nothing, instrument: 'led', glow: value.glow };
+    case 'ohms':
+      return { ...nothing, instrument: 'ohmmeter', ohms: value.ohm };
+    case 'pop':
+      return { ...nothing, instrument: 'pop', cone: value.cone, speaker: value.speaker ?? null };
+  }
+}
+
+/** What an instrument showed, as the core takes it. */
+export function toValue(view: ShownView): ReadingValue {
   switch (view.instrument) {
     case 'lamp':
       return { kind: 'glow', glow: view.glow ?? 'dark' };

@@ -7,10 +7,13 @@ import type {
 import { PROOF_KINDS } from '@lucky-thread/core/prove';
 import type { ProofKind } from '@lucky-thread/core/prove';
 import type { CircuitFunction, StitchPlace } from '@lucky-thread/core/vehicle';
+import { stateAt } from '@lucky-thread/core/vehicle';
 import type { StitchMark } from '@lucky-thread/core/identify';
+import { describeValue, stitchOf } from '@lucky-thread/core/identify';
 import { Equals, IsIn, IsInt, IsString, Length, Max, Min } from 'class-validator';
 import { InRange, NestedList, Optional, UniqueBy } from './rules/fields';
-import type { ReadingView } from './reading';
+import type { ReadingView, ShownView } from './reading';
+import { toValue } from './reading';
 
 /** One closing proof that was shown. */
 export class ProofInput {
@@ -52,6 +55,12 @@ export class LogTapRequest {
   note?: string;
 }
 
+/** One reading that a tap point was logged with. */
+export interface TapReadingView extends ShownView {
+  /** State of the car that it was taken in. */
+  readonly place: StitchPlace;
+}
+
 /** One cell of a tap point's reading matrix. */
 export interface MatrixCell {
   readonly place: StitchPlace;
@@ -75,16 +84,18 @@ export interface TapPointView {
   readonly jobId: string | null;
   /** Feed of that job. */
   readonly feedId: string | null;
-  readonly slotId: string;
+  readonly sourceId: string;
   readonly function: CircuitFunction;
-  readonly supplyContact: 'a' | 'b';
-  /** Landmark of the supply side in the vehicle. */
-  readonly supplyLandmark: string;
+  /** Contact that the supply enters; null where there are none: at a wire or stud. */
+  readonly supplyContact: 'a' | 'b' | null;
+  /** Landmark of the supply side in the vehicle; null where there are no contacts. */
+  readonly supplyLandmark: string | null;
   readonly yearFrom: number;
   readonly yearTo: number;
   readonly trim: string;
   readonly market: string;
-  readonly matrix: readonly MatrixCell[];
+  /** What it was read with, in the order in which it was taken; empty when it was imported. */
+  readonly readings: readonly TapReadingView[];
   readonly grade: EvidenceGrade;
   readonly status: ClaimStatus;
   readonly fuseA: number;
@@ -106,11 +117,29 @@ export interface TapPage {
   readonly next: string | null;
 }
 
+/** The reading matrix of a tap point: a stitch with what was read at each place; empty without readings. */
+export function matrixOf({ readings }: Pick<TapPointView, 'readings'>): MatrixCell[] {
+  if (readings.length === 0) return [];
+  const taken = readings.map((one, index) => ({
+    id: String(index),
+    sourceId: '',
+    contact: undefined,
+    state: stateAt(one.place),
+    value: toValue(one),
+  }));
+  return stitchOf(taken).map((cell) => ({
+    ...cell,
+    values: taken
+      .filter((_one, index) => readings[index]?.place === cell.place)
+      .map((one) => describeValue(one.value)),
+  }));
+}
+
 /** A stored tap point as the core weighs it. */
 export function toTapClaim(tap: TapPointView): TapClaim {
   return {
     id: tap.id,
-    slotId: tap.slotId,
+    sourceId: tap.sourceId,
     function: tap.function,
     grade: tap.grade,
     applicability: {
@@ -119,7 +148,9 @@ export function toTapClaim(tap: TapPointView): TapClaim {
       trims: tap.trim === '' ? [] : [tap.trim],
       markets: tap.market === '' ? [] : [tap.market],
     },
-    seen: tap.matrix.filter((cell) => cell.mark !== 'loose').map((cell) => cell.place),
+    seen: matrixOf(tap)
+      .filter((cell) => cell.mark !== 'loose')
+      .map((cell) => cell.place),
     confirmed: tap.confirmedJobs,
     contradicted: tap.contradictedJobs,
   };

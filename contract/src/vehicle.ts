@@ -1,6 +1,6 @@
-import type { Panel } from '@lucky-thread/core/vehicle';
+import type { Place } from '@lucky-thread/core/vehicle';
 import type { HandbookEntryView } from './handbook';
-import type { HarnessWireInput, SteeringSide } from './job';
+import type { SteeringSide } from './job';
 
 /** A vehicle model as lists show it. */
 export interface ModelSummary {
@@ -19,13 +19,12 @@ export interface ModelSummary {
   readonly tapPointCount: number;
 }
 
-/** A vehicle model with its panels. */
+/** A vehicle model with its places. */
 export interface ModelView extends ModelSummary {
-  readonly panels: readonly Panel[];
+  /** Panels, connectors, looms with their sources. */
+  readonly places: readonly Place[];
   /** What somebody has looked up in the handbook, by slot; the slots carry the entries too. */
   readonly handbook: readonly HandbookEntryView[];
-  /** The bunch of wires behind the radio, as it can be seen, where one is known; else empty. */
-  readonly bunch: readonly HarnessWireInput[];
   /** Whether a simulated car stands behind it, so that the simulated meter can be used. */
   readonly simulated: boolean;
 }

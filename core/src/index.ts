@@ -7,7 +7,7 @@ export type {
   Need,
   NextAction,
   Reading,
-  Source,
+  ProbeSource,
   Verdict,
 } from './identify';
 export { adviseHarness } from './identify/harness';

@@ -106,7 +106,7 @@ it('refuses a choice made from an old version, says so, and shows the job as it 
   // Somebody else is faster: the same change, past this screen.
   await visitor.driver.executeAsyncScript(
     `const done = arguments[arguments.length - 1];
-     const plan = [{ feedId: 'switched', slotId: 'dash/F15' }];
+     const plan = [{ feedId: 'switched', sourceId: 'dash/F15' }];
      fetch('/api/jobs/' + arguments[0], {
        method: 'PATCH',
        headers: { 'content-type': 'application/json' },

@@ -6,7 +6,7 @@ export function withFeedPlan(
   entry: FeedPlanInput,
 ): FeedPlanInput[] {
   return [
-    ...plan.filter((one) => one.feedId !== entry.feedId && one.slotId !== entry.slotId),
+    ...plan.filter((one) => one.feedId !== entry.feedId && one.sourceId !== entry.sourceId),
     entry,
   ];
 }
@@ -14,9 +14,9 @@ export function withFeedPlan(
 /** A feed's plan moved to another slot: lengths and wishes stay, what was said of the old slot goes. */
 export function movedTo(
   plan: FeedPlanInput | undefined,
-  to: { readonly feedId: string; readonly slotId: string },
+  to: { readonly feedId: string; readonly sourceId: string },
 ): FeedPlanInput {
-  if (plan?.slotId === to.slotId) return plan;
+  if (plan?.sourceId === to.sourceId) return plan;
   if (plan === undefined) return { ...to };
   const {
     reason: _reason,

@@ -2,13 +2,14 @@ import { needsOf, toTapClaim } from '@lucky-thread/contract';
 import type { JobView, ModelView, TapPointView } from '@lucky-thread/contract';
 import { tapFit, tooSmallFor } from '@lucky-thread/core/choose';
 import { loggedClaim } from '@lucky-thread/core/evidence';
-import type { FindSession, Reading, Source } from '@lucky-thread/core/identify';
-import { inrushOf, slotsOf } from './jobFeeds';
+import type { FindSession, Reading, ProbeSource } from '@lucky-thread/core/identify';
+import { inrushOf } from './jobFeeds';
+import { slotsOf } from './sources';
 
 /** What a session is made of: a job, its model, and what other jobs logged on the model. */
 export interface SessionOf {
   readonly job: Pick<JobView, 'id' | 'device' | 'vehicle'>;
-  readonly model: Pick<ModelView, 'panels'>;
+  readonly model: Pick<ModelView, 'places'>;
   readonly taps: readonly TapPointView[];
 }
 
@@ -29,7 +30,7 @@ export function findSessionOf(
   const claims = of.taps.filter((tap) => tap.jobId !== of.job.id).map(toTapClaim);
   const slots = slotsOf(of.model);
   const known = new Set(slots.map((slot) => slot.id));
-  const sources = slots.map((slot): Source => ({
+  const sources = slots.map((slot): ProbeSource => ({
     id: slot.id,
     name: slot.position,
     legend: slot.legend,

@@ -13,7 +13,7 @@ export interface JobContext {
 /** The tap point of another job at a slot; undefined without any. */
 export function tapOfOthers(
   { job, taps }: Pick<JobContext, 'taps'> & { readonly job: Pick<JobView, 'id'> },
-  slotId: string,
+  sourceId: string,
 ): TapPointView | undefined {
-  return taps.find((tap) => tap.slotId === slotId && tap.jobId !== job.id);
+  return taps.find((tap) => tap.sourceId === sourceId && tap.jobId !== job.id);
 }

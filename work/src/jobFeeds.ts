@@ -2,6 +2,7 @@ import type { FeedInput, FeedPlanInput, JobView, ModelView } from '@lucky-thread
 import type { NeedRole } from '@lucky-thread/core/identify';
 import type { Inrush } from '@lucky-thread/core/size';
 import type { Slot } from '@lucky-thread/core/vehicle';
+import { slotsOf } from './sources';
 
 /** A feed that a slot has to fill. */
 export type SlotFeed = FeedInput & { readonly role: NeedRole };
@@ -16,7 +17,7 @@ export interface TappedFeed {
 /** A job and its model, as far as feeds and slots go. */
 export interface FeedsOf {
   readonly job: Pick<JobView, 'device' | 'plan'>;
-  readonly model: Pick<ModelView, 'panels'>;
+  readonly model: Pick<ModelView, 'places'>;
 }
 
 /** A feed's current at switching on; undefined where it is not known. */
@@ -24,11 +25,6 @@ export function inrushOf({ inrushA, inrushS }: FeedInput): Inrush | undefined {
   return inrushA === undefined || inrushS === undefined
     ? undefined
     : { peakA: inrushA, peakS: inrushS };
-}
-
-/** All slots of a model, panel by panel. */
-export function slotsOf(model: Pick<ModelView, 'panels'>): Slot[] {
-  return model.panels.flatMap((panel) => panel.slots);
 }
 
 /** The device's feeds that need a slot. */
@@ -41,7 +37,7 @@ export function tappedFeeds(of: FeedsOf): TappedFeed[] {
   const slots = new Map(slotsOf(of.model).map((slot) => [slot.id, slot]));
   return slotFeeds(of).flatMap((feed) => {
     const plan = of.job.plan.find((one) => one.feedId === feed.id);
-    const slot = slots.get(plan?.slotId ?? '');
+    const slot = slots.get(plan?.sourceId ?? '');
     return plan === undefined || slot === undefined ? [] : [{ feed, plan, slot }];
   });
 }

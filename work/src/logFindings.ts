@@ -1,6 +1,6 @@
-import type { FieldProblem, MatrixCell, TapPointView } from '@lucky-thread/contract';
+import { shownOf } from '@lucky-thread/contract';
+import type { FieldProblem, TapPointView } from '@lucky-thread/contract';
 import type { Reading, Verdict } from '@lucky-thread/core/identify';
-import { describeValue } from '@lucky-thread/core/identify';
 import type { Slot } from '@lucky-thread/core/vehicle';
 import { PLACE_WORDS, placeOf } from '@lucky-thread/core/vehicle';
 import type { JobContext } from './jobContext';
@@ -9,10 +9,7 @@ import { orientationAt } from './supplySide';
 
 /** What a job's readings say of a slot, as it goes into the log, or what is missing for that. */
 export type LogFindings =
-  | ({ readonly ok: true; readonly matrix: MatrixCell[] } & Pick<
-      TapPointView,
-      'function' | 'supplyContact'
-    >)
+  | ({ readonly ok: true } & Pick<TapPointView, 'function' | 'supplyContact' | 'readings'>)
   | { readonly ok: false; readonly problem: FieldProblem };
 
 /**
@@ -37,17 +34,14 @@ export function logFindingsOf(
   const supplyContact =
     orientation.kind === 'found'
       ? orientation.supply
-      : tapOfOthers(context, slot.id)?.supplyContact;
+      : (tapOfOthers(context, slot.id)?.supplyContact ?? undefined);
   if (supplyContact === undefined)
     return {
       ok: false,
       problem: { path: 'supplyContact', message: 'the supply side has not been found' },
     };
-  const matrix = verdict.stitch.map((cell) => ({
-    ...cell,
-    values: own
-      .filter((one) => one.contact === undefined && placeOf(one.state) === cell.place)
-      .map((one) => describeValue(one.value)),
-  }));
-  return { ok: true, function: verdict.function, supplyContact, matrix };
+  const readings = own
+    .filter((one) => one.contact === undefined)
+    .map((one) => ({ place: placeOf(one.state), ...shownOf(one.value) }));
+  return { ok: true, function: verdict.function, supplyContact, readings };
 }

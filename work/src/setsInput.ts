@@ -3,6 +3,7 @@ import type { SetsInput } from '@lucky-thread/core/choose';
 import type { Verdict } from '@lucky-thread/core/identify';
 import type { JobContext } from './jobContext';
 import { inrushOf, slotFeeds } from './jobFeeds';
+import { panelsOf } from './sources';
 
 /** What the sources of a job's feeds are ranked from, all feeds together. */
 export function setsInputOf(
@@ -11,11 +12,11 @@ export function setsInputOf(
 ): SetsInput {
   const { job, model, taps } = context;
   const needs = new Map(needsOf(job.device).map((need) => [need.id, need]));
-  const loggedSlotIds = new Set(
-    taps.filter((tap) => tap.jobId !== job.id).map((tap) => tap.slotId),
+  const loggedSourceIds = new Set(
+    taps.filter((tap) => tap.jobId !== job.id).map((tap) => tap.sourceId),
   );
   return {
-    panels: model.panels,
+    panels: panelsOf(model),
     verdicts,
     measuredA: bySlot(job.plan, 'measuredA'),
     sharedA: bySlot(job.plan, 'sharedA'),
@@ -23,7 +24,7 @@ export function setsInputOf(
       const need = needs.get(feed.id);
       if (need === undefined) return [];
       const { name, currentA } = feed;
-      return [{ need, name, currentA, inrush: inrushOf(feed), loggedSlotIds }];
+      return [{ need, name, currentA, inrush: inrushOf(feed), loggedSourceIds }];
     }),
   };
 }
@@ -35,7 +36,7 @@ function bySlot(
   return Object.fromEntries(
     plan.flatMap((one) => {
       const value = one[field];
-      return value === undefined ? [] : [[one.slotId, value] as const];
+      return value === undefined ? [] : [[one.sourceId, value] as const];
     }),
   );
 }

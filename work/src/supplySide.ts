@@ -6,15 +6,17 @@ import type { JobContext } from './jobContext';
 import { tapOfOthers } from './jobContext';
 
 /** What was read at the contacts of an empty slot, oldest first; readings of the slot with its fuse in are none. */
-export function contactReadings(slotId: string, readings: readonly Reading[]): ContactReading[] {
+export function contactReadings(sourceId: string, readings: readonly Reading[]): ContactReading[] {
   return readings.flatMap((one) =>
-    one.sourceId !== slotId || one.contact === undefined ? [] : [{ ...one, contact: one.contact }],
+    one.sourceId !== sourceId || one.contact === undefined
+      ? []
+      : [{ ...one, contact: one.contact }],
   );
 }
 
 /** Which contact of an empty slot the supply enters, by what was read there. */
-export function orientationAt(slotId: string, readings: readonly Reading[]): Orientation {
-  return orientationFrom(contactReadings(slotId, readings));
+export function orientationAt(sourceId: string, readings: readonly Reading[]): Orientation {
+  return orientationFrom(contactReadings(sourceId, readings));
 }
 
 /** Where the supply enters a tapped slot, in words: as read here, else as another job logged it; undefined when nobody has. */
@@ -26,5 +28,5 @@ export function supplyLandmarkOf(
   const orientation = orientationAt(slot.id, readings);
   if (orientation.kind === 'found')
     return slot.contacts.find((one) => one.id === orientation.supply)?.landmark;
-  return tapOfOthers(context, slot.id)?.supplyLandmark;
+  return tapOfOthers(context, slot.id)?.supplyLandmark ?? undefined;
 }

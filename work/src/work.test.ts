@@ -1,9 +1,9 @@
-import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
+import { DEFAULT_SETTINGS, matrixOf } from '@lucky-thread/contract';
 import type { FeedPlanInput, JobView, TapPointView } from '@lucky-thread/contract';
 import type { Reading } from '@lucky-thread/core/identify';
 import { advise } from '@lucky-thread/core/identify';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
-import type { Panel, Slot } from '@lucky-thread/core/vehicle';
+import type { Place, Slot } from '@lucky-thread/core/vehicle';
 import { PARKED, stateAt } from '@lucky-thread/core/vehicle';
 import type { JobContext } from './index';
 import {
@@ -25,6 +25,7 @@ import {
 
 function slot(id: string, legend: string, ratingA: number | undefined = 15): Slot {
   return {
+    kind: 'slot',
     id,
     position: id.toUpperCase(),
     legend,
@@ -42,9 +43,11 @@ function slot(id: string, legend: string, ratingA: number | undefined = 15): Slo
 }
 const PANEL = {
   id: 'p',
-  slots: [slot('f1', 'ACC'), slot('f2', 'BAT'), slot('f3', 'IG', 3)],
-} as unknown as Panel;
-const MODEL = { panels: [PANEL] };
+  kind: 'fusePanel',
+  reach: { steps: [] },
+  sources: [slot('f1', 'ACC'), slot('f2', 'BAT'), slot('f3', 'IG', 3)],
+} as unknown as Place;
+const MODEL = { places: [PANEL] };
 const JOB = {
   id: 'job',
   vehicle: { modelId: 'm', year: 2020, trim: '', market: '', steering: 'left' },
@@ -55,21 +58,21 @@ const JOB = {
       { id: 's', name: 'Supply', role: 'switched', currentA: 6 },
     ],
   },
-  plan: [{ feedId: 's', slotId: 'f1', oneWayM: 3 }],
+  plan: [{ feedId: 's', sourceId: 'f1', oneWayM: 3 }],
 } as unknown as JobView;
 
 function tapOf(jobId: string): TapPointView {
   return {
     id: `tap of ${jobId}`,
     jobId,
-    slotId: 'f1',
+    sourceId: 'f1',
     function: 'accessory',
     grade: 'probed',
     yearFrom: 2020,
     yearTo: 2020,
     trim: '',
     market: '',
-    matrix: [],
+    readings: [],
     confirmedJobs: 0,
     contradictedJobs: 0,
   } as unknown as TapPointView;
@@ -82,7 +85,7 @@ describe('feeds and slots of a job', () => {
     expect(tappedFeeds({ job: JOB, model: MODEL })).toMatchObject([
       { feed: { id: 's' }, slot: { id: 'f1' } },
     ]);
-    const elsewhere = { ...JOB, plan: [{ feedId: 's', slotId: 'gone' }] };
+    const elsewhere = { ...JOB, plan: [{ feedId: 's', sourceId: 'gone' }] };
     expect(tappedFeeds({ job: elsewhere, model: MODEL })).toEqual([]);
   });
 });
@@ -156,9 +159,17 @@ describe('the session of a job', () => {
 
   it('leaves out slots too small for a feed, unless that leaves none', () => {
     const excluded = (slots: Slot[]) =>
-      findSessionOf({ job: JOB, model: { panels: [{ ...PANEL, slots }] }, taps: [] }, [], {
-        state: PARKED,
-      }).needs[0]?.excluded;
+      findSessionOf(
+        {
+          job: JOB,
+          model: { places: [{ ...PANEL, sources: slots as unknown as Place['sources'] }] },
+          taps: [],
+        },
+        [],
+        {
+          state: PARKED,
+        },
+      ).needs[0]?.excluded;
     expect(excluded([slot('f1', 'ACC'), slot('f3', 'IG', 3)])).toEqual(['f3']);
     expect(excluded([slot('f3', 'IG', 3)])).toEqual([]);
   });
@@ -202,7 +213,7 @@ describe('the supply side', () => {
 
 describe('what is ranked, fitted and written on the sheet', () => {
   it('ranks all feeds with what was measured at their slots and what others logged', () => {
-    const plan = [{ feedId: 's', slotId: 'f1', measuredA: 2.5, sharedA: 1 }];
+    const plan = [{ feedId: 's', sourceId: 'f1', measuredA: 2.5, sharedA: 1 }];
     const input = setsInputOf(
       { ...CONTEXT, job: { ...JOB, plan }, taps: [tapOf('another'), tapOf('job')] },
       new Map(),
@@ -210,10 +221,10 @@ describe('what is ranked, fitted and written on the sheet', () => {
     expect(input.measuredA).toEqual({ f1: 2.5 });
     expect(input.sharedA).toEqual({ f1: 1 });
     expect(input.feeds).toEqual([
-      expect.objectContaining({ name: 'Supply', currentA: 6, loggedSlotIds: new Set(['f1']) }),
+      expect.objectContaining({ name: 'Supply', currentA: 6, loggedSourceIds: new Set(['f1']) }),
     ]);
     const own = setsInputOf({ ...CONTEXT, taps: [tapOf('job')] }, new Map());
-    expect(own.feeds[0]?.loggedSlotIds.size).toBe(0);
+    expect(own.feeds[0]?.loggedSourceIds.size).toBe(0);
     expect(own.measuredA).toEqual({});
   });
 
@@ -222,7 +233,7 @@ describe('what is ranked, fitted and written on the sheet', () => {
     expect(tap).toMatchObject({ feedName: 'Supply', position: 'F1', originalA: 15, oneWayM: 3 });
     expect(tap?.supplyLandmark).toMatch(/still to be read/);
     expect(plannedTapsOf(CONTEXT, SUPPLY_AT_B)[0]?.supplyLandmark).toBe('lower contact');
-    const unmeasured = { ...JOB, plan: [{ feedId: 's', slotId: 'f1' }] } as unknown as JobView;
+    const unmeasured = { ...JOB, plan: [{ feedId: 's', sourceId: 'f1' }] } as unknown as JobView;
     expect(plannedTapsOf({ ...CONTEXT, job: unmeasured }, [])).toEqual([]);
   });
 
@@ -266,7 +277,7 @@ describe('what goes into the log', () => {
   it('is function, supply side and the matrix with its values, without the contacts', () => {
     const all = found(READINGS);
     expect(all).toMatchObject({ ok: true, function: 'accessory', supplyContact: 'b' });
-    const run = all.ok ? all.matrix.find((cell) => cell.place === 'run') : undefined;
+    const run = all.ok ? matrixOf(all).find((cell) => cell.place === 'run') : undefined;
     expect(run?.values).toEqual(['12.40 V']);
   });
 

@@ -1,4 +1,5 @@
 import { fireEvent, screen } from '@testing-library/react-native';
+import { shownOf } from '@lucky-thread/contract';
 import type { DeviceInput, ModelView, ReadingView, TapPointView } from '@lucky-thread/contract';
 import { judge } from '@lucky-thread/core/identify';
 import type { Slot } from '@lucky-thread/core/vehicle';
@@ -26,7 +27,7 @@ const SLOT: Slot = {
   clearance: 'clear',
 };
 const MODEL = {
-  panels: [{ id: 'dash', name: 'Dash panel', slots: [SLOT] }],
+  places: [{ id: 'dash', kind: 'fusePanel', name: 'Dash panel', sources: [SLOT] }],
 } as unknown as ModelView;
 const READING: ReadingView = {
   id: 'r',
@@ -51,7 +52,7 @@ const TAP: TapPointView = {
   modelId: 'm',
   jobId: 'j',
   feedId: 'f',
-  slotId: 'dash/F5',
+  sourceId: 'dash/F5',
   function: 'accessory',
   supplyContact: 'a',
   supplyLandmark: 'door side',
@@ -59,9 +60,9 @@ const TAP: TapPointView = {
   yearTo: 2020,
   trim: '',
   market: '',
-  matrix: [
-    { place: 'off', mark: 'low', values: ['0.01 V'] },
-    { place: 'run', mark: 'high', values: ['12.40 V'] },
+  readings: [
+    { place: 'off', ...shownOf({ kind: 'volts', volts: 0.01 }) },
+    { place: 'run', ...shownOf({ kind: 'volts', volts: 12.4 }) },
   ],
   grade: 'probed',
   status: 'verified',
@@ -101,7 +102,7 @@ describe('TapPointCard', () => {
   it('says of an imported one that nobody here has seen it', () => {
     renderInApp(
       <TapPointCard
-        tap={{ ...TAP, matrix: [], grade: 'forum', status: 'reported' }}
+        tap={{ ...TAP, readings: [], grade: 'forum', status: 'reported' }}
         model={MODEL}
       />,
     );
@@ -135,13 +136,13 @@ describe('CandidateList', () => {
       { ...SLOT, id: position, position },
     ]),
   );
-  const candidates = [...slots.keys()].map((slotId) => ({
-    slotId,
+  const candidates = [...slots.keys()].map((sourceId) => ({
+    sourceId,
     meets: 0.9,
-    sure: slotId === 'F1',
+    sure: sourceId === 'F1',
     score: 1,
-    because: `because of ${slotId}.`,
-    cautions: slotId === 'F2' ? ['Not proven.'] : [],
+    because: `because of ${sourceId}.`,
+    cautions: sourceId === 'F2' ? ['Not proven.'] : [],
   }));
   const verdicts = new Map(
     [...slots].map(([id, slot]) => [

@@ -79,7 +79,7 @@ describe('SheetLines', () => {
 describe('SizingOptions', () => {
   it('changes the plan, not the shop', () => {
     const plans: object[] = [];
-    const plan = { feedId: 'f', slotId: 's', returnPath: 'lead' as const };
+    const plan = { feedId: 'f', sourceId: 's', returnPath: 'lead' as const };
     renderInApp(
       <SizingOptions
         plan={plan}
@@ -116,7 +116,7 @@ describe('SetComparison', () => {
   const sets = [
     set({ one: 'F1', two: 'F2' }),
     set({ one: 'F1', two: 'F3' }, [
-      { feedId: 'two', bestSlotId: 'F2', slotId: 'F3', because: 'not proven yet' },
+      { feedId: 'two', bestSourceId: 'F2', sourceId: 'F3', because: 'not proven yet' },
     ]),
   ];
   const slots = new Map(

@@ -13,7 +13,7 @@ export interface ReadingHistoryProps {
   readonly jobId: string;
   readonly rows: readonly ReadingRow[];
   /** Printed position of a slot. */
-  readonly nameOf: (slotId: string) => string;
+  readonly nameOf: (sourceId: string) => string;
 }
 
 const SAVED_WORDS: Record<ReadingRow['saved'], string> = {

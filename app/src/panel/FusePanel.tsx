@@ -16,7 +16,7 @@ export interface FusePanelProps {
   readonly selectedId: string | undefined;
   readonly wantedIds: ReadonlySet<string>;
   readonly loggedIds: ReadonlySet<string>;
-  readonly onTouch: (slotId: string) => void;
+  readonly onTouch: (sourceId: string) => void;
 }
 
 /** Below this a legend can't be read at arm's length; the panel scrolls instead. */

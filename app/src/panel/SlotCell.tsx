@@ -24,7 +24,7 @@ export interface SlotCellProps {
   readonly logged: boolean;
   readonly zoom: number;
   /** Called with the slot's id; the same function from drawing to drawing, or every cell is drawn anew. */
-  readonly onTouch: (slotId: string) => void;
+  readonly onTouch: (sourceId: string) => void;
 }
 
 /** One slot on the panel: position, rating, legend, and the stitch of what is known. */

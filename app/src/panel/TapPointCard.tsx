@@ -1,7 +1,13 @@
 import type { ModelView, TapPointView } from '@lucky-thread/contract';
-import { toCoreReading } from '@lucky-thread/contract';
+import { matrixOf, toCoreReading } from '@lucky-thread/contract';
 import { describeValue } from '@lucky-thread/core/identify';
-import { FUNCTION_NAMES, PLACE_WORDS, describeState } from '@lucky-thread/core/vehicle';
+import {
+  FUNCTION_NAMES,
+  PLACE_WORDS,
+  describeState,
+  markOf,
+  nameOf,
+} from '@lucky-thread/core/vehicle';
 import { StyleSheet, View } from 'react-native';
 import { Card } from '../ui/Card';
 import { Caution } from '../ui/Caution';
@@ -31,39 +37,47 @@ export function TapPointCard({
   readonly tap: TapPointView;
   readonly model: ModelView;
 }) {
-  const panel = model.panels.find((one) => one.slots.some((slot) => slot.id === tap.slotId));
-  const slot = panel?.slots.find((one) => one.id === tap.slotId);
+  const place = model.places.find((one) => one.sources.some(({ id }) => id === tap.sourceId));
+  const source = place?.sources.find((one) => one.id === tap.sourceId);
+  const matrix = matrixOf(tap);
   const against = tap.observations.filter((one) => one.kind === 'contradicted');
   const confirmed = tap.confirmedJobs;
   return (
-    <Card testID={`tap-${tap.slotId}`}>
+    <Card testID={`tap-${tap.sourceId}`}>
       <View style={styles.head}>
         <View style={styles.grow}>
-          <Words kind="heading">{`${slot?.position ?? tap.slotId} ${slot?.legend ?? ''}`}</Words>
+          <Words kind="heading">
+            {source === undefined ? tap.sourceId : `${nameOf(source)} ${markOf(source) ?? ''}`}
+          </Words>
           <Words>{FUNCTION_NAMES[tap.function].plain}</Words>
           <Words kind="small" soft>
-            {FUNCTION_NAMES[tap.function].term} · {panel?.name ?? ''}
+            {FUNCTION_NAMES[tap.function].term} · {place?.name ?? ''}
           </Words>
         </View>
         <FunctionMark of={tap.function} sure={tap.status !== 'disputed'} />
       </View>
-      {tap.matrix.length > 0 ? (
-        <Stitch stitch={tap.matrix} named step={30} />
+      {matrix.length > 0 ? (
+        <Stitch stitch={matrix} named step={30} />
       ) : (
         <Words kind="small" soft>
           Imported without readings: nothing here has been seen on this shop’s cars.
         </Words>
       )}
-      {tap.matrix
+      {matrix
         .filter((cell) => cell.values.length > 0)
         .map((cell) => (
           <Words kind="small" key={cell.place}>
             {PLACE_WORDS[cell.place]}: {cell.values.join(', ')}
           </Words>
         ))}
-      <Words>{`Supply enters at the ${tap.supplyLandmark}. Added: ${tap.fuseA} A fuse, ${tap.awg} AWG.`}</Words>
+      <Words>
+        {[
+          ...(tap.supplyLandmark === null ? [] : [`Supply enters at the ${tap.supplyLandmark}.`]),
+          `Added: ${tap.fuseA} A fuse, ${tap.awg} AWG.`,
+        ].join(' ')}
+      </Words>
       {tap.note !== '' && <Words>“{tap.note}”</Words>}
-      <Words kind="small" soft testID={`tap-status-${tap.slotId}`}>
+      <Words kind="small" soft testID={`tap-status-${tap.sourceId}`}>
         {[
           STATUS_WORDS[tap.status],
           GRADE_WORDS[tap.grade],

@@ -81,10 +81,10 @@ export const api = createApi({
     }),
     enterHandbook: build.mutation<
       ModelView,
-      { modelId: string; slotId: string; body: HandbookEntryRequest }
+      { modelId: string; sourceId: string; body: HandbookEntryRequest }
     >({
-      query: ({ modelId, slotId, body }) => ({
-        url: `/models/${modelId}/handbook/${encodeURIComponent(slotId)}`,
+      query: ({ modelId, sourceId, body }) => ({
+        url: `/models/${modelId}/handbook/${encodeURIComponent(sourceId)}`,
         method: 'PUT',
         body,
       }),

@@ -289,7 +289,7 @@ describe('after a change of user', () => {
     store.dispatch(takeReading('job', REQUEST));
     await settled();
     store.dispatch(probingOpened({ jobId: 'job', state: PARKED, deferred: [] }));
-    store.dispatch(planDrafted({ jobId: 'job', plan: { feedId: 'a', slotId: 's' } }));
+    store.dispatch(planDrafted({ jobId: 'job', plan: { feedId: 'a', sourceId: 's' } }));
     store.dispatch(signedOut());
     expect(store.getState()).toMatchObject({ probe: {}, drafts: {} });
     expect(store.getState().outbox).toHaveLength(1);

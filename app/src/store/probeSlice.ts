@@ -7,7 +7,7 @@ import { createSlice } from '@reduxjs/toolkit';
 /** Where the installer is within one job. */
 export interface Probing {
   readonly state: VehicleState;
-  readonly slotId: string | undefined;
+  readonly sourceId: string | undefined;
   /** Places left for later. */
   readonly cannot: readonly StitchPlace[];
   /** How far testing goes: until the feeds are served, or until the log can name each function. */
@@ -22,7 +22,7 @@ const initialState: Record<string, Probing> = {};
 
 /** Probing before anything was done. */
 export const FRESH: Omit<Probing, 'state' | 'cannot'> = {
-  slotId: undefined,
+  sourceId: undefined,
   until: 'function',
   lamp: true,
   handbook: true,
@@ -50,17 +50,17 @@ const slice = createSlice({
     },
     carBroughtTo: (
       all,
-      action: PayloadAction<{ jobId: string; state: VehicleState; slotId?: string }>,
+      action: PayloadAction<{ jobId: string; state: VehicleState; sourceId?: string }>,
     ) => {
-      const { jobId, state, slotId } = action.payload;
+      const { jobId, state, sourceId } = action.payload;
       const probing = all[jobId];
       if (probing === undefined) return;
       probing.state = state;
-      if (slotId !== undefined) probing.slotId = slotId;
+      if (sourceId !== undefined) probing.sourceId = sourceId;
     },
-    slotTouched: (all, action: PayloadAction<{ jobId: string; slotId: string }>) => {
+    slotTouched: (all, action: PayloadAction<{ jobId: string; sourceId: string }>) => {
       const probing = all[action.payload.jobId];
-      if (probing !== undefined) probing.slotId = action.payload.slotId;
+      if (probing !== undefined) probing.sourceId = action.payload.sourceId;
     },
     untilChanged: (all, action: PayloadAction<{ jobId: string; until: Until }>) => {
       const probing = all[action.payload.jobId];

@@ -18,9 +18,9 @@ describe('probing', () => {
     expect(on.j?.state).toMatchObject({ key: 'run', doorOpenedSinceKeyOff: false });
   });
   it('is opened once; looking again does not reset it', () => {
-    const touched = probeReducer(opened, slotTouched({ jobId: 'j', slotId: 'F1' }));
+    const touched = probeReducer(opened, slotTouched({ jobId: 'j', sourceId: 'F1' }));
     expect(
-      probeReducer(touched, probingOpened({ jobId: 'j', state: PARKED, deferred: [] })).j?.slotId,
+      probeReducer(touched, probingOpened({ jobId: 'j', state: PARKED, deferred: [] })).j?.sourceId,
     ).toBe('F1');
   });
   it('leaves places for later and takes them up again', () => {

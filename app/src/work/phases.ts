@@ -34,8 +34,8 @@ const NEXT_ACTIONS: Record<Phase, string> = {
 };
 
 /** What has to be done next on a job, in a few words. */
-export function nextActionOf(job: JobView): string {
-  return isDone(job) ? 'Done: tap points logged' : NEXT_ACTIONS[job.phase];
+export function nextActionOf(job: { readonly phase: Phase; readonly done: boolean }): string {
+  return job.done ? 'Done: tap points logged' : NEXT_ACTIONS[job.phase];
 }
 
 /** The later of two phases; a job never falls back by looking at an earlier screen. */

@@ -119,7 +119,7 @@ describe('a list is no object', () => {
     [UpdateShopRequest, { version: 1, settings: [] }, ['settings']],
     [
       UpdateJobRequest,
-      { version: 1, plan: [{ feedId: 'a', slotId: 'b', sizing: [] }] },
+      { version: 1, plan: [{ feedId: 'a', sourceId: 'b', sizing: [] }] },
       ['plan.0.sizing'],
     ],
     [UpdateJobRequest, { version: 1, plan: [[]] }, ['plan', 'plan.0']],

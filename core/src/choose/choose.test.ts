@@ -130,26 +130,26 @@ describe('rankCandidates', () => {
       ),
       need: { id: 'memory', role: 'constant' },
       currentA: 0.5,
-      loggedSlotIds: new Set(logged),
+      loggedSourceIds: new Set(logged),
     });
 
   it('blocks by the legend whatever the readings say, with the reason', () => {
     const { candidates, blocked } = rank([slot('F1', 'A/BAG'), slot('F2', 'BAT')], ['F1', 'F2']);
-    expect(candidates.map((one) => one.slotId)).toEqual(['F2']);
-    expect(blocked).toEqual([{ slotId: 'F1', reason: expect.stringContaining('Airbag') }]);
+    expect(candidates.map((one) => one.sourceId)).toEqual(['F2']);
+    expect(blocked).toEqual([{ sourceId: 'F1', reason: expect.stringContaining('Airbag') }]);
   });
 
   it('puts the proven one before the merely likely one, and says so', () => {
     const { candidates } = rank([slot('F1', 'BAT'), slot('F2', 'MEMORY')], ['F2']);
-    expect(candidates.map((one) => one.slotId)).toEqual(['F2', 'F1']);
+    expect(candidates.map((one) => one.sourceId)).toEqual(['F2', 'F1']);
     expect(candidates[0]?.because).toMatch(/^Proven by readings/);
     expect(candidates[1]?.cautions.join()).toMatch(/Not proven/);
   });
 
   it('puts a logged one first among equals, then goes by position', () => {
     const slots = [slot('F1', 'BAT'), slot('F2', 'BAT'), slot('F3', 'BAT')];
-    expect(rank(slots, []).candidates.map((one) => one.slotId)).toEqual(['F1', 'F2', 'F3']);
-    expect(rank(slots, [], ['F3']).candidates[0]?.slotId).toBe('F3');
+    expect(rank(slots, []).candidates.map((one) => one.sourceId)).toEqual(['F1', 'F2', 'F3']);
+    expect(rank(slots, [], ['F3']).candidates[0]?.sourceId).toBe('F3');
   });
 
   it('prefers a harmless, readable legend with room over cautious, missing or tight ones', () => {
@@ -159,7 +159,7 @@ describe('rankCandidates', () => {
       slot('F3', 'BAT', { clearance: 'tight' }),
       slot('F4', 'BAT'),
     ];
-    expect(rank(slots, ['F1', 'F2', 'F3', 'F4']).candidates.map((one) => one.slotId)).toEqual([
+    expect(rank(slots, ['F1', 'F2', 'F3', 'F4']).candidates.map((one) => one.sourceId)).toEqual([
       'F4',
       'F3',
       'F1',

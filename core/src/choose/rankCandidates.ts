@@ -10,7 +10,7 @@ import { holderFor, holderLimitA } from './holders';
 
 /** A slot that is considered for a feed. */
 export interface Candidate {
-  readonly slotId: string;
+  readonly sourceId: string;
   /** Probability that its function meets the feed's need. */
   readonly meets: number;
   /** Whether the identification is done with it; an unfinished one may be chosen only with a warning. */
@@ -27,13 +27,13 @@ export interface Candidate {
 
 /** A slot that may not serve, with the reason. */
 export interface Blocked {
-  readonly slotId: string;
+  readonly sourceId: string;
   readonly reason: string;
 }
 
 /** A slot that would serve but for one constraint, and the cheapest way out. */
 export interface Unfit {
-  readonly slotId: string;
+  readonly sourceId: string;
   readonly constraint: string;
   readonly wayOut: string;
 }
@@ -47,7 +47,7 @@ export interface RankInput {
   readonly currentA: number;
   readonly inrush?: Inrush | undefined;
   /** Slots with a verified tap point for this function in the model's log. */
-  readonly loggedSlotIds: ReadonlySet<string>;
+  readonly loggedSourceIds: ReadonlySet<string>;
   /** Original loads measured with a clamp, A by slot. */
   readonly measuredA?: Readonly<Record<string, number>> | undefined;
   /** What taps that are in a slot already feed, A by slot. */
@@ -84,7 +84,7 @@ export function rankCandidates(input: RankInput): Ranking {
   for (const slot of input.slots) {
     const label = (input.read ?? readWritten)(slot);
     if (label.safety === 'block') {
-      blocked.push({ slotId: slot.id, reason: label.reason ?? 'Blocked.' });
+      blocked.push({ sourceId: slot.id, reason: label.reason ?? 'Blocked.' });
       continue;
     }
     const weighed = weigh(slot, label, input);
@@ -93,7 +93,7 @@ export function rankCandidates(input: RankInput): Ranking {
     else candidates.push(weighed);
   }
   candidates.sort(
-    (left, right) => right.score - left.score || left.slotId.localeCompare(right.slotId),
+    (left, right) => right.score - left.score || left.sourceId.localeCompare(right.sourceId),
   );
   return { candidates, blocked, unfit };
 }
@@ -104,17 +104,17 @@ function weigh(slot: Slot, label: LabelReading, input: RankInput): Candidate | U
   const meets = meetsProbability(input.need, verdict.posterior);
   if (meets < SHOWN) return undefined;
   const fit = holderFor({ slot });
-  if (!fit.fits) return { slotId: slot.id, constraint: fit.note, wayOut: fit.wayOut };
+  if (!fit.fits) return { sourceId: slot.id, constraint: fit.note, wayOut: fit.wayOut };
   const { ratingA, family } = slot;
   const room = roomOf({ ratingA, family }, label, input, slot.id);
   if (room.verdict === 'refused')
-    return { slotId: slot.id, constraint: room.text, wayOut: room.wayOut ?? '' };
+    return { sourceId: slot.id, constraint: room.text, wayOut: room.wayOut ?? '' };
   const fuse = chooseFuse({
     currentA: input.currentA,
     inrush: input.inrush,
     slot: { family, ratingA, holderA: holderLimitA({ slot }) },
   });
-  if (!fuse.ok) return { slotId: slot.id, constraint: fuse.failed.text, wayOut: fuse.relax };
+  if (!fuse.ok) return { sourceId: slot.id, constraint: fuse.failed.text, wayOut: fuse.relax };
   return candidateOf({ slot, label, input, verdict, meets, fit, room });
 }
 
@@ -122,14 +122,14 @@ function roomOf(
   slot: { readonly family: Slot['family']; readonly ratingA: number },
   label: LabelReading,
   input: RankInput,
-  slotId: string,
+  sourceId: string,
 ): Headroom {
   const original = originalLoad({
     ratingA: slot.ratingA,
-    measuredA: input.measuredA?.[slotId],
+    measuredA: input.measuredA?.[sourceId],
     meaning: label.entries.length === 1 ? label.meaning : undefined,
   });
-  return headroom(slot, original, input.currentA, input.sharedA?.[slotId]);
+  return headroom(slot, original, input.currentA, input.sharedA?.[sourceId]);
 }
 
 function candidateOf(known: {
@@ -143,7 +143,7 @@ function candidateOf(known: {
 }): Candidate {
   const { slot, label, input, verdict, meets, fit, room } = known;
   const sure = fills(input.need, verdict);
-  const logged = input.loggedSlotIds.has(slot.id);
+  const logged = input.loggedSourceIds.has(slot.id);
   const cautions = [
     ...(label.reason === undefined ? [] : [label.reason]),
     ...(sure ? [] : [`Not proven: ${verdict.headline}.`]),
@@ -167,7 +167,7 @@ function candidateOf(known: {
     fit.note.replace(/\.$/, '').replace(/^T/, 't'),
   ].join(', ');
   return {
-    slotId: slot.id,
+    sourceId: slot.id,
     meets,
     sure,
     score,

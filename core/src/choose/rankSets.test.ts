@@ -50,7 +50,7 @@ function feed(id: string, currentA = 0.5): JobFeed {
     need: { id, role: 'constant' },
     name: id,
     currentA,
-    loggedSlotIds: new Set(),
+    loggedSourceIds: new Set(),
   };
 }
 
@@ -107,10 +107,10 @@ describe('rankSets', () => {
       { F3: 25 },
     );
     const ranking = rankings.one;
-    expect(ranking?.blocked.map((one) => one.slotId)).toEqual(['F5']);
+    expect(ranking?.blocked.map((one) => one.sourceId)).toEqual(['F5']);
     expect(ranking?.candidates).toEqual([]);
     expect(
-      Object.fromEntries(ranking?.unfit.map((one) => [one.slotId, one.constraint]) ?? []),
+      Object.fromEntries(ranking?.unfit.map((one) => [one.sourceId, one.constraint]) ?? []),
     ).toEqual({
       F1: expect.stringContaining('No room'),
       F2: expect.stringContaining('No fuse tap is made'),
@@ -126,7 +126,7 @@ describe('rankSets', () => {
       [feed('one')],
     );
     const wants = Object.fromEntries(
-      rankings.one?.candidates.map((one) => [one.slotId, one.wantsReason !== undefined]) ?? [],
+      rankings.one?.candidates.map((one) => [one.sourceId, one.wantsReason !== undefined]) ?? [],
     );
     expect(wants).toEqual({ F1: true, F2: true, F3: false });
   });

@@ -14,7 +14,7 @@ export interface JobFeed {
   /** Continuous current at 12 V, A. */
   readonly currentA: number;
   readonly inrush?: Inrush | undefined;
-  readonly loggedSlotIds: ReadonlySet<string>;
+  readonly loggedSourceIds: ReadonlySet<string>;
 }
 
 /** What sets are ranked from. */
@@ -32,8 +32,8 @@ export interface SetsInput {
 /** Where a set differs from the best one. */
 export interface SetDifference {
   readonly feedId: string;
-  readonly bestSlotId: string;
-  readonly slotId: string;
+  readonly bestSourceId: string;
+  readonly sourceId: string;
   /** What is worse about it. */
   readonly because: string;
 }
@@ -67,7 +67,7 @@ export function rankSets(input: SetsInput): {
         need: feed.need,
         currentA: feed.currentA,
         inrush: feed.inrush,
-        loggedSlotIds: feed.loggedSlotIds,
+        loggedSourceIds: feed.loggedSourceIds,
         measuredA: input.measuredA,
         sharedA: input.sharedA,
         read,
@@ -78,9 +78,9 @@ export function rankSets(input: SetsInput): {
     input.feeds.map((feed) => ({
       feedId: feed.need.id,
       currentA: feed.currentA,
-      candidates: (rankings[feed.need.id]?.candidates ?? []).map(({ slotId, score }) => ({
-        slotId,
-        panelId: panelOf.get(slotId) ?? '',
+      candidates: (rankings[feed.need.id]?.candidates ?? []).map(({ sourceId, score }) => ({
+        sourceId,
+        panelId: panelOf.get(sourceId) ?? '',
         score,
       })),
     })),
@@ -109,9 +109,9 @@ interface Known {
 function candidateIn(
   known: Known,
   feedId: string,
-  slotId: string | undefined,
+  sourceId: string | undefined,
 ): Candidate | undefined {
-  return known.rankings[feedId]?.candidates.find((one) => one.slotId === slotId);
+  return known.rankings[feedId]?.candidates.find((one) => one.sourceId === sourceId);
 }
 
 function becauseOf(
@@ -140,11 +140,12 @@ function differencesOf(
   known: Known & { readonly positions: ReadonlyMap<string, Slot> },
 ): SetDifference[] {
   return Object.keys(best).flatMap((feedId): SetDifference[] => {
-    const [bestSlotId, slotId] = [best[feedId], other[feedId]];
-    if (bestSlotId === undefined || slotId === undefined || bestSlotId === slotId) return [];
-    const mine = candidateIn(known, feedId, bestSlotId);
-    const theirs = candidateIn(known, feedId, slotId);
-    return [{ feedId, bestSlotId, slotId, because: worseOf(mine, theirs) }];
+    const [bestSourceId, sourceId] = [best[feedId], other[feedId]];
+    if (bestSourceId === undefined || sourceId === undefined || bestSourceId === sourceId)
+      return [];
+    const mine = candidateIn(known, feedId, bestSourceId);
+    const theirs = candidateIn(known, feedId, sourceId);
+    return [{ feedId, bestSourceId, sourceId, because: worseOf(mine, theirs) }];
   });
 }
 

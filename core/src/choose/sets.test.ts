@@ -11,7 +11,7 @@ function everySet(feeds: readonly SetFeed[], rules: SetRules): SourceSet[] {
       for (const one of feed.candidates) walk(at + 1, [...chosen, one]);
       return;
     }
-    if (new Set(chosen.map((one) => one.slotId)).size < chosen.length) return;
+    if (new Set(chosen.map((one) => one.sourceId)).size < chosen.length) return;
     const panels = [...new Set(chosen.map((one) => one.panelId))].sort();
     const overloaded = panels.some(
       (panelId) =>
@@ -23,7 +23,7 @@ function everySet(feeds: readonly SetFeed[], rules: SetRules): SourceSet[] {
     if (overloaded) return;
     sets.push({
       slots: Object.fromEntries(
-        feeds.map((one, index) => [one.feedId, chosen[index]?.slotId ?? '']),
+        feeds.map((one, index) => [one.feedId, chosen[index]?.sourceId ?? '']),
       ),
       panels,
       score: chosen.reduce((sum, one) => sum + one.score, 0) - rules.panelCost * panels.length,
@@ -50,7 +50,7 @@ const cases = fc
       currentA: currents[index] ?? 1,
       candidates: slots.flatMap((panelId, slot) => {
         const score = row[slot] ?? 0;
-        return score === 0 ? [] : [{ slotId: `F${slot}`, panelId, score: score / 4 }];
+        return score === 0 ? [] : [{ sourceId: `F${slot}`, panelId, score: score / 4 }];
       }),
     })),
   }));
@@ -71,9 +71,9 @@ describe('bestSets', () => {
 
   it('never gives one slot to two feeds, and opens no second panel without gain', () => {
     const candidates = [
-      { slotId: 'F1', panelId: 'dash', score: 1 },
-      { slotId: 'F2', panelId: 'dash', score: 0.9 },
-      { slotId: 'B1', panelId: 'boot', score: 1 },
+      { sourceId: 'F1', panelId: 'dash', score: 1 },
+      { sourceId: 'F2', panelId: 'dash', score: 0.9 },
+      { sourceId: 'B1', panelId: 'boot', score: 1 },
     ];
     const feeds = ['memory', 'wake'].map((feedId) => ({ feedId, currentA: 1, candidates }));
     const [best] = bestSets(feeds);

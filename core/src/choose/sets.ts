@@ -1,6 +1,6 @@
 /** A source that could serve a feed, with its worth for it. */
 export interface SetCandidate {
-  readonly slotId: string;
+  readonly sourceId: string;
   readonly panelId: string;
   /** Worth of this source for this feed; more is better. */
   readonly score: number;
@@ -62,7 +62,7 @@ export function bestSets(feeds: readonly SetFeed[], rules: SetRules = SET_RULES)
       return;
     }
     for (const candidate of feed.candidates) {
-      if (so.slotIds.includes(candidate.slotId)) continue;
+      if (so.slotIds.includes(candidate.sourceId)) continue;
       const load = (so.loads.get(candidate.panelId) ?? 0) + feed.currentA;
       if (load > rules.panelLimitA) continue;
       const opened = so.loads.has(candidate.panelId) ? 0 : rules.panelCost;
@@ -71,7 +71,7 @@ export function bestSets(feeds: readonly SetFeed[], rules: SetRules = SET_RULES)
       if (score + (bounds[depth + 1] ?? 0) < worst) continue;
       search(depth + 1, {
         score,
-        slotIds: [...so.slotIds, candidate.slotId],
+        slotIds: [...so.slotIds, candidate.sourceId],
         loads: new Map(so.loads).set(candidate.panelId, load),
       });
     }
@@ -89,7 +89,7 @@ interface Partial {
 function trim(candidates: readonly SetCandidate[], perPanel: number): SetCandidate[] {
   const counts = new Map<string, number>();
   return [...candidates]
-    .sort((left, right) => right.score - left.score || left.slotId.localeCompare(right.slotId))
+    .sort((left, right) => right.score - left.score || left.sourceId.localeCompare(right.sourceId))
     .filter(({ panelId }) => {
       const count = (counts.get(panelId) ?? 0) + 1;
       counts.set(panelId, count);
@@ -124,6 +124,6 @@ function keep(found: SourceSet[], set: SourceSet, count: number): void {
 function key(set: SourceSet): string {
   return Object.entries(set.slots)
     .sort(([left], [right]) => left.localeCompare(right))
-    .map(([, slotId]) => slotId)
+    .map(([, sourceId]) => sourceId)
     .join(' ');
 }

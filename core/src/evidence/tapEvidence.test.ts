@@ -12,7 +12,7 @@ import {
 
 const CLAIM: TapClaim = {
   id: 't1',
-  slotId: 'F1',
+  sourceId: 'F1',
   function: 'accessory',
   grade: 'probed',
   applicability: { yearFrom: 2020, yearTo: 2021, trims: [], markets: [] },

@@ -14,7 +14,7 @@ export type ObservationKind = 'confirmed' | 'contradicted';
 /** A logged tap point, as far as its claim can be weighed. */
 export interface TapClaim {
   readonly id: string;
-  readonly slotId: string;
+  readonly sourceId: string;
   /** What it says the slot is. */
   readonly function: CircuitFunction;
   /** Where it comes from. */
@@ -68,13 +68,13 @@ export function claimStatus(
 
 /** The claim on a slot that weighs most for a car, as the identification takes it; undefined without any. */
 export function loggedClaim(
-  slotId: string,
+  sourceId: string,
   claims: readonly TapClaim[],
   car: VehicleFacts,
 ): LoggedClaim | undefined {
   let best: LoggedClaim | undefined;
   for (const claim of claims) {
-    if (claim.slotId !== slotId) continue;
+    if (claim.sourceId !== sourceId) continue;
     const probability = claimProbability(claim, car);
     if (probability === 0 || probability <= (best?.probability ?? 0)) continue;
     best = { tapPointId: claim.id, function: claim.function, probability, seen: claim.seen };

@@ -8,14 +8,14 @@ import type { NextAction } from './plan/nextAction';
 import { nextTest } from './plan/nextAction';
 import type { Reading } from './reading/reading';
 import { assertReadingValue } from './reading/reading';
-import type { Source } from './reading/source';
+import type { ProbeSource } from './reading/source';
 import { judge } from './verdict/judge';
 import type { Verdict } from './verdict/verdict';
 
 /** A probing session as plain data. */
 export interface FindSession {
   /** What could be tapped. */
-  readonly sources: readonly Source[];
+  readonly sources: readonly ProbeSource[];
   /** Those that count, in any order. */
   readonly readings: readonly Reading[];
   /** Where the car stands now. */

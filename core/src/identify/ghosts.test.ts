@@ -1,9 +1,9 @@
 import { PARKED, stateAt } from '../vehicle';
-import type { Need, Reading, ReadingValue, Source } from './index';
+import type { Need, Reading, ReadingValue, ProbeSource } from './index';
 import { advise, meetsProbability } from './index';
 
 const SUPPLY: Need = { id: 'supply', role: 'switched' };
-const SOURCES: readonly Source[] = [
+const SOURCES: readonly ProbeSource[] = [
   { id: 'F1', name: 'F1', legend: 'AUDIO', fitted: true, tappable: true, logged: undefined },
 ];
 

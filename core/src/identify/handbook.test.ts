@@ -5,12 +5,12 @@ import { advise } from './advise';
 import type { FindSession } from './advise';
 import { readLabel, readWritten } from './legend/readLabel';
 import type { Reading } from './reading/reading';
-import type { Source } from './reading/source';
+import type { ProbeSource } from './reading/source';
 import { judgeSource as judge } from './judgeSource';
 
 const SUPPLY = { id: 'supply', role: 'switched' } as const;
 
-function slot(id: string, legend: string | undefined, handbook?: string | null): Source {
+function slot(id: string, legend: string | undefined, handbook?: string | null): ProbeSource {
   return { id, name: id, legend, handbook, fitted: true, tappable: true, logged: undefined };
 }
 
@@ -31,7 +31,7 @@ const SWITCHED: readonly (readonly [StitchPlace, number])[] = [
   ['crank', 0.03],
 ];
 
-function session(sources: readonly Source[], handbook: boolean): FindSession {
+function session(sources: readonly ProbeSource[], handbook: boolean): FindSession {
   const readings = sources.flatMap(({ id }) => volts(id, SWITCHED));
   return { sources, readings, state: stateAt('run'), needs: [SUPPLY], handbook };
 }

@@ -27,7 +27,7 @@ export {
 export type { Cone, Glow, Reading, ReadingValue, Sense } from './reading/reading';
 export { labelReader, readLabel, readWritten } from './legend/readLabel';
 export type { FunctionPrior, LabelReading, Written } from './legend/readLabel';
-export type { LoggedClaim, Source } from './reading/source';
+export type { LoggedClaim, ProbeSource } from './reading/source';
 export { sharesOf } from './circuit/hypotheses';
 export { sourcePrior } from './belief/sourcePrior';
 export type { Belief } from './belief/sourcePrior';

@@ -1,10 +1,10 @@
 import { fastMeans } from './means';
 import type { Reading } from './reading/reading';
-import type { Source } from './reading/source';
+import type { ProbeSource } from './reading/source';
 import { judge } from './verdict/judge';
 import type { Verdict } from './verdict/verdict';
 
 /** The verdict on one source by itself, as if nothing else of the panel were known. */
-export function judgeSource(source: Source, readings: readonly Reading[]): Verdict {
+export function judgeSource(source: ProbeSource, readings: readonly Reading[]): Verdict {
   return judge(source, readings, fastMeans());
 }

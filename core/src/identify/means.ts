@@ -4,7 +4,7 @@ import type { Posterior } from './belief/posterior';
 import { posterior } from './belief/posterior';
 import type { Reading } from './reading/reading';
 import type { LabelReading, Written } from './legend/readLabel';
-import type { Source } from './reading/source';
+import type { ProbeSource } from './reading/source';
 import type { Belief } from './belief/sourcePrior';
 import type { OrderOfVisits } from './plan/orderOfVisits';
 import { cheapestOrder } from './plan/orderOfVisits';
@@ -15,7 +15,7 @@ export interface Means {
   /** Reads what is written at a source. */
   readonly read: (written: Written) => LabelReading;
   /** What is believed of each source of a panel beforehand. */
-  readonly beliefsIn: (sources: readonly Source[]) => (source: Source) => Belief;
+  readonly beliefsIn: (sources: readonly ProbeSource[]) => (source: ProbeSource) => Belief;
   /** Bayes’ rule over a source’s readings. */
   readonly posterior: (prior: Belief, readings: readonly Reading[]) => Posterior;
   /** The cheapest order of visits. */

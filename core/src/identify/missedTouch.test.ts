@@ -2,13 +2,13 @@ import { stateAt } from '../vehicle';
 import type { StitchPlace } from '../vehicle';
 import { advise } from './advise';
 import type { Reading } from './reading/reading';
-import type { Source } from './reading/source';
+import type { ProbeSource } from './reading/source';
 import { fills } from './need/fills';
 import { judgeSource as judge } from './judgeSource';
 
 const SUPPLY = { id: 'supply', role: 'switched' } as const;
 
-function slot(legend: string): Source {
+function slot(legend: string): ProbeSource {
   return { id: 'F1', name: 'F1', legend, fitted: true, tappable: true, logged: undefined };
 }
 

@@ -2,11 +2,11 @@ import { PARKED, stateAt } from '../vehicle';
 import type { StitchPlace } from '../vehicle';
 import { advise } from './advise';
 import type { ReadingValue } from './reading/reading';
-import type { Source } from './reading/source';
+import type { ProbeSource } from './reading/source';
 import { fills } from './need/fills';
 import { judgeSource as judge } from './judgeSource';
 
-const GAUGES: Source = {
+const GAUGES: ProbeSource = {
   id: 'F1',
   name: 'F1',
   legend: 'METER',

@@ -1,4 +1,4 @@
-import type { Need, Source } from '../identify';
+import type { Need, ProbeSource } from '../identify';
 import { meetsProbability, posterior, readLabel, senseOf, sourcePrior } from '../identify';
 import type { StitchPlace } from '../vehicle';
 import { stateAt } from '../vehicle';
@@ -8,7 +8,7 @@ import type { TrialCar } from './trialCar';
 export type Choice = Readonly<Record<string, string>>;
 
 /** Slots that a careful reader of the legend would try for a need, best label first; never a blocked one. */
-function byLabel(sources: readonly Source[], need: Need): string[] {
+function byLabel(sources: readonly ProbeSource[], need: Need): string[] {
   return sources
     .filter((source) => readLabel(source.legend).safety !== 'block')
     .map((source) => ({

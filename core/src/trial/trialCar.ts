@@ -1,6 +1,6 @@
 import type { BenchCar, BenchTouch, GeneratedVehicle } from '../bench';
 import { benchCar, lampShows, meterShows, seededRandom, showsElsewhere } from '../bench';
-import type { LoggedClaim, Reading, ReadingValue, Source } from '../identify';
+import type { LoggedClaim, Reading, ReadingValue, ProbeSource } from '../identify';
 import { WORK_SECONDS, changeSeconds } from '../identify';
 import type { VehicleState } from '../vehicle';
 import { PARKED } from '../vehicle';
@@ -22,7 +22,7 @@ export interface Effort {
 /** A simulated car with an instrument in hand and a clock running. */
 export interface TrialCar {
   /** As they are known by now: what was looked up stands in them. */
-  readonly sources: readonly Source[];
+  readonly sources: readonly ProbeSource[];
   /** Readings taken so far, in order. */
   readonly readings: readonly Reading[];
   /** Brings the car to a state. */
@@ -45,7 +45,7 @@ export const LEGEND_SECONDS = 60;
 const NOISE_SEED = 99_991;
 
 /** The slots of a generated car as the identification may see them: nothing of the truth. */
-export function sourcesOf(vehicle: GeneratedVehicle): Source[] {
+export function sourcesOf(vehicle: GeneratedVehicle): ProbeSource[] {
   return vehicle.slots.map((slot) => ({
     id: slot.id,
     name: slot.id,
@@ -87,7 +87,7 @@ export function trialCar(
   const spend = (seconds: number, more: Partial<Effort>): void => {
     effort = { ...effort, ...more, seconds: effort.seconds + seconds };
   };
-  let sources: readonly Source[] = sourcesOf(vehicle).map((source) => ({
+  let sources: readonly ProbeSource[] = sourcesOf(vehicle).map((source) => ({
     ...source,
     logged: by.log?.get(source.id),
   }));

@@ -33,6 +33,21 @@ export type { DecodedVin, VinResult } from './vin';
 export { FUSE_FAMILIES, FUSE_FAMILY_FACTS } from './fuseFamily';
 export type { FuseFamily, FuseFamilyFacts } from './fuseFamily';
 export type { Panel, Slot, SlotContact } from './panel';
+export { BODY_SIDES, BODY_ZONES, PLACE_KINDS, PLACE_KIND_NAMES, panelsIn } from './place';
+export type { BodySide, BodyZone, Place, PlaceKind, Reach } from './place';
+export { SOURCE_KINDS, isConductor, markOf, nameOf } from './source';
+export type {
+  CavitySource,
+  Conductor,
+  GroundSource,
+  RelayTerminalSource,
+  SlotSource,
+  Source,
+  SourceKind,
+  StudSource,
+  WireLook,
+  WireSource,
+} from './source';
 export { applies } from './applicability';
 export type { Applicability, ApplicabilityVerdict, VehicleFacts } from './applicability';
 export { COLOUR_SYSTEMS, WIRE_COLOURS, describeWireColour, parseWireColour } from './wireColour';

@@ -140,7 +140,7 @@ function changedJob(known: Known, random: Random): ReturnType<Make> {
   const plan = [
     {
       feedId: 'a',
-      slotId: random.pick(known.slotIds),
+      sourceId: random.pick(known.slotIds),
       oneWayM: random.pick([0.05, 3, 30]),
       returnPath: 'body',
       sizing: { systemV: 12, ambientC: random.pick([-40, 100]), bundle: random.pick([1, 60]) },

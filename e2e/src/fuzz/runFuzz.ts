@@ -229,7 +229,7 @@ async function prepare(base: string, cookie: string): Promise<Known> {
     (await (await fetch(`${base}/api${path}`, { headers: { cookie } })).json()) as T;
   const models = await get<{ id: string; model: string }[]>('/models');
   const modelId = models.find((one) => one.model === 'Longboat')?.id ?? '';
-  const model = await get<{ panels: { slots: { id: string }[] }[] }>(`/models/${modelId}`);
+  const model = await get<{ places: { sources: { id: string }[] }[] }>(`/models/${modelId}`);
   const { settings } = await get<{ settings: object }>('/shop');
   const jobIds = Array.from({ length: JOBS }, () => uuidv7());
   for (const id of jobIds) {
@@ -246,7 +246,7 @@ async function prepare(base: string, cookie: string): Promise<Known> {
     });
     if (status !== 200) throw new Error(`a job could not be made: ${status}`);
   }
-  const slotIds = model.panels.flatMap((panel) => panel.slots.map((slot) => slot.id));
+  const slotIds = model.places.flatMap((place) => place.sources.map((source) => source.id));
   return { modelId, jobIds, slotIds, settings };
 }
 

@@ -1,5 +1,6 @@
 import type { JobPage, TapPage, TapPointView } from '@lucky-thread/contract';
 import { screenSlot } from '@lucky-thread/core/choose';
+import { slotsOf } from '@lucky-thread/work';
 import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import { CLAIMS_A_SOURCE, TAPS_A_PAGE } from '../taps/tapRepository';
@@ -40,10 +41,10 @@ describe('100 000 tap points on one model', () => {
   beforeAll(async () => {
     modelId = (await visitor.model('Longboat')).id;
     await query(
-      `insert into tap_points (id, shop_id, model_id, slot_id, function, supply_contact, year_from, year_to,
-         trim, market, matrix, grade, fuse_a, awg, note, logged_by, logged_at)
+      `insert into tap_points (id, shop_id, model_id, source_id, function, supply_contact, year_from, year_to,
+         trim, market, grade, fuse_a, awg, note, logged_by, logged_at)
        select gen_random_uuid(), m.shop_id, m.id, 'dash/F' || (2 + n % 10), 'accessory', 'a', 2020, 2020,
-         '', '', '[]', 'probed', 2, 18, 'tap ' || n, u.id, timestamptz '2026-01-01' + n * interval '1 second'
+         '', '', 'probed', 2, 18, 'tap ' || n, u.id, timestamptz '2026-01-01' + n * interval '1 second'
        from generate_series(1, $2::int) as n, models as m
          cross join lateral (select id from users limit 1) as u
        where m.id = $1`,
@@ -90,10 +91,16 @@ describe('70 000 jobs', () => {
   beforeAll(async () => {
     const job = await visitor.job();
     await query(
-      `insert into jobs (id, shop_id, model_id, vehicle, device, phase, plan, version, created_by, updated_at)
-       select gen_random_uuid(), shop_id, model_id, vehicle, device, phase, plan, 1, created_by,
-         timestamptz '2025-01-01' + n / 3 * interval '1 microsecond'
-       from jobs, generate_series(1, $2::int) as n where id = $1`,
+      `with made as (
+         insert into jobs (id, shop_id, model_id, year, trim, market, steering, device_name, phase, version, created_by,
+           updated_at)
+         select gen_random_uuid(), shop_id, model_id, year, trim, market, steering, device_name, phase, 1, created_by,
+           timestamptz '2025-01-01' + n / 3 * interval '1 microsecond'
+         from jobs, generate_series(1, $2::int) as n where id = $1
+         returning id)
+       insert into job_feeds (job_id, id, position, name, role, current_a)
+       select made.id, f.id, f.position, f.name, f.role, f.current_a
+       from made, job_feeds f where f.job_id = $1`,
       [job.id, MANY_JOBS],
     );
     await query('analyze', []);
@@ -124,7 +131,7 @@ describe('an import', () => {
 
   it('of 50 000 rows goes through, and others are served meanwhile', async () => {
     const model = await visitor.model('Drover');
-    const slot = model.panels[0]?.slots.find((one) => screenSlot(one).class !== 'block')?.id ?? '';
+    const slot = slotsOf(model).find((one) => screenSlot(one).class !== 'block')?.id ?? '';
     const rows = Array.from(
       { length: 50_000 },
       () => `${uuidv7()},${slot},accessory,a,2020,2020,,,probed,2,18,"a note, quoted",,`,

@@ -2,12 +2,13 @@ import { BENCH_SUPPLIES } from '@lucky-thread/core/bench';
 import { validate } from '@lucky-thread/contract';
 import { DeviceInput } from '@lucky-thread/contract';
 import { DEVICE_CATALOGUE } from './deviceCatalogue';
+import { slotsOf } from '@lucky-thread/work';
 import { DEMO_VEHICLES } from './seed';
 
 it.each(DEMO_VEHICLES.map((one) => [one.model, one] as const))(
   '%s has a circuit behind every slot',
   (_name, vehicle) => {
-    const slots = vehicle.panels.flatMap((panel) => panel.slots.map((slot) => slot.id));
+    const slots = slotsOf(vehicle).map((slot) => slot.id);
     expect(new Set(slots).size).toBe(slots.length);
     expect(vehicle.bench.circuits.map((circuit) => circuit.slotId).sort()).toEqual(
       [...slots].sort(),
@@ -21,7 +22,7 @@ it.each(DEMO_VEHICLES.map((one) => [one.model, one] as const))(
 );
 
 it('differs in what matters: steering, fuse families, key, timed constants, accessory while cranking', () => {
-  const families = new Set(DEMO_VEHICLES.map((one) => one.panels[0]?.slots[0]?.family));
+  const families = new Set(DEMO_VEHICLES.map((one) => slotsOf(one)[0]?.family));
   expect(families.size).toBeGreaterThanOrEqual(4);
   expect(new Set(DEMO_VEHICLES.map((one) => one.keyType)).size).toBe(2);
   expect(new Set(DEMO_VEHICLES.flatMap((one) => one.steering))).toEqual(new Set(['left', 'right']));

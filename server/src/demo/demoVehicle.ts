@@ -4,8 +4,8 @@ import type {
   BenchSupply,
   BenchVehicle,
 } from '@lucky-thread/core/bench';
-import type { FuseFamily, Panel, Slot } from '@lucky-thread/core/vehicle';
-import type { HarnessWireInput, SteeringSide } from '@lucky-thread/contract';
+import type { BodySide, BodyZone, FuseFamily, Place, Slot } from '@lucky-thread/core/vehicle';
+import type { SteeringSide } from '@lucky-thread/contract';
 import { generateHarness } from '@lucky-thread/core/bench';
 
 /** A demo model: what is printed, and the simulated car behind it. */
@@ -20,9 +20,7 @@ export interface DemoVehicle {
   readonly steering: SteeringSide[];
   readonly keyType: 'key' | 'push button';
   readonly use: string;
-  readonly panels: Panel[];
-  /** The bunch of wires behind the radio as it can be seen. */
-  readonly bunch: HarnessWireInput[];
+  readonly places: readonly Place[];
   readonly bench: BenchVehicle;
 }
 
@@ -51,6 +49,8 @@ export interface PanelRows {
   readonly id: string;
   readonly name: string;
   readonly location: string;
+  readonly zone?: BodyZone;
+  readonly side?: BodySide;
   readonly access: readonly string[];
   readonly columns: number;
   readonly family: FuseFamily;
@@ -61,15 +61,20 @@ export interface PanelRows {
 }
 
 /** The panel as it can be seen. */
-export function panelFrom(rows: PanelRows): Panel {
+export function panelFrom(rows: PanelRows): Place {
   return {
     id: rows.id,
+    kind: 'fusePanel',
     name: rows.name,
     location: rows.location,
-    access: rows.access,
+    zone: rows.zone,
+    side: rows.side,
+    reach: { steps: rows.access, fasteners: [], tools: [] },
+    notes: '',
     columns: rows.columns,
     rows: Math.ceil(rows.slots.length / rows.columns),
-    slots: rows.slots.map(([position, legend, ratingA, , , extra], index) => ({
+    sources: rows.slots.map(([position, legend, ratingA, , , extra], index) => ({
+      kind: 'slot',
       id: `${rows.id}/${position}`,
       position,
       legend: legend === '' ? undefined : legend,
@@ -88,13 +93,30 @@ export function panelFrom(rows: PanelRows): Panel {
 }
 
 /** The bunch of wires behind a demo car's radio, as it can be seen. */
-export function bunchFrom(seed: number): HarnessWireInput[] {
-  return generateHarness(seed).wires.map((wire) => ({
-    id: `harness/${wire.id}`,
-    name: wire.id,
-    colour: wire.colour,
-    ...(wire.tapedWith === undefined ? {} : { tapedWith: `harness/${wire.tapedWith}` }),
-  }));
+export function bunchFrom(seed: number): Place {
+  return {
+    id: 'harness',
+    kind: 'loom',
+    name: 'Behind the radio',
+    location: 'The bunch of wires in the radio cavity',
+    zone: 'dash',
+    side: 'middle',
+    reach: {
+      steps: ['Unclip the trim round the radio.', 'Pull the radio out.'],
+      fasteners: [],
+      tools: ['trim tool'],
+    },
+    notes: '',
+    columns: 0,
+    rows: 0,
+    sources: generateHarness(seed).wires.map((wire) => ({
+      kind: 'wire',
+      id: `harness/${wire.id}`,
+      name: wire.id,
+      colour: wire.colour,
+      ...(wire.tapedWith === undefined ? {} : { tapedWith: `harness/${wire.tapedWith}` }),
+    })),
+  };
 }
 
 /** The simulated car behind panels and a bunch of wires. */

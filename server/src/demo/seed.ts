@@ -5,6 +5,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { hashPassword } from '../auth/passwords';
 import type { Database } from '../db/database';
 import { devices, models, shops, users } from '../db/schema';
+import { insertPlaces } from '../vehicles/placeRepository';
 import { DEVICE_CATALOGUE } from './deviceCatalogue';
 import type { DemoVehicle } from './demoVehicle';
 import { drover } from './vehicles/drover';
@@ -63,25 +64,36 @@ export async function seed(db: Database, demo: boolean): Promise<Seeded> {
         DEVICE_CATALOGUE.map((entry, position) => ({ id: uuidv7(), shopId, position, ...entry })),
       );
     if (demo)
-      await tx
-        .insert(models)
-        .values(DEMO_VEHICLES.map((vehicle) => ({ id: uuidv7(), shopId, ...vehicle })));
+      for (const { places, ...vehicle } of DEMO_VEHICLES) {
+        const id = uuidv7();
+        await tx.insert(models).values({ id, shopId, ...vehicle });
+        await insertPlaces(tx, id, places);
+      }
   });
   return { demoAccounts, firstPassword };
 }
 
 /** Demo shops from before the bunches of wires were known get theirs, and the simulated wires behind them. */
 async function layOutBunches(db: Database): Promise<void> {
-  for (const { model, generation, bunch, bench } of DEMO_VEHICLES)
-    await db
-      .update(models)
-      .set({ bunch, bench })
+  for (const { model, generation, places: all, bench } of DEMO_VEHICLES) {
+    const bare = await db
+      .select({ id: models.id })
+      .from(models)
       .where(
         and(
           eq(models.model, model),
           eq(models.generation, generation),
           isNotNull(models.bench),
-          sql`jsonb_array_length(${models.bunch}) = 0`,
+          sql`not exists (select from places p where p.model_id = ${models.id} and p.id = 'harness')`,
         ),
       );
+    for (const { id } of bare) {
+      await insertPlaces(
+        db,
+        id,
+        all.filter((place) => place.kind === 'loom'),
+      );
+      await db.update(models).set({ bench }).where(eq(models.id, id));
+    }
+  }
 }

@@ -6,8 +6,9 @@ import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
 import { conflict, invalid, notFound, stale } from '../http/problem';
 import { sameContent } from '../http/sameContent';
-import { findPanels } from '../vehicles/modelRepository';
-import { findJob, insertJob, updateJob } from './jobRepository';
+import { findPlaces } from '../vehicles/placeRepository';
+import { updateJob } from './changeRows';
+import { findJob, insertJob } from './jobRepository';
 
 /**
  * The job of an id.
@@ -32,7 +33,7 @@ export async function createJob(
   id: string,
   request: CreateJobRequest,
 ): Promise<JobView> {
-  if ((await findPanels(db, actor.shopId, request.vehicle.modelId)) === undefined)
+  if ((await findPlaces(db, actor.shopId, request.vehicle.modelId)) === undefined)
     throw invalid([{ path: 'vehicle.modelId', message: 'the shop has no such vehicle model' }]);
   if (request.vehicle.vin !== undefined) {
     const vin = decodeVin(request.vehicle.vin);
@@ -60,18 +61,10 @@ export async function changeJob(
 ): Promise<JobView> {
   const job = await getJob(db, actor, id);
   if (request.plan !== undefined) await checkPlan(db, actor, job, request.plan);
-  const { version, phase, plan, harness, deferred } = request;
-  if (harness !== undefined) checkHarness(harness);
-  const done = await updateJob(
-    db,
-    { id, shopId: actor.shopId, version },
-    {
-      ...(phase === undefined ? {} : { phase }),
-      ...(plan === undefined ? {} : { plan }),
-      ...(harness === undefined ? {} : { harness }),
-      ...(deferred === undefined ? {} : { deferred }),
-    },
-  );
+  const { version, ...change } = request;
+  if (change.harness !== undefined) checkHarness(change.harness);
+  const { shopId, userId } = actor;
+  const done = await updateJob(db, { id, shopId, userId, version }, change);
   const now = await getJob(db, actor, id);
   if (!done) throw stale(now);
   return now;
@@ -94,20 +87,20 @@ async function checkPlan(
   job: JobView,
   plan: NonNullable<UpdateJobRequest['plan']>,
 ): Promise<void> {
-  const panels = (await findPanels(db, actor.shopId, job.vehicle.modelId)) ?? [];
-  const slots = new Map(slotsOf({ panels }).map((slot) => [slot.id, slot]));
+  const found = await findPlaces(db, actor.shopId, job.vehicle.modelId);
+  const slots = new Map(slotsOf({ places: found?.places ?? [] }).map((slot) => [slot.id, slot]));
   const problems = plan.flatMap((one, index) => {
     const at = `plan.${index}`;
-    const slot = slots.get(one.slotId);
+    const slot = slots.get(one.sourceId);
     if (!job.device.feeds.some((feed) => feed.id === one.feedId))
       return [{ path: `${at}.feedId`, message: `the device has no feed ${one.feedId}` }];
     if (slot === undefined)
-      return [{ path: `${at}.slotId`, message: `the vehicle has no slot ${one.slotId}` }];
+      return [{ path: `${at}.sourceId`, message: `the vehicle has no slot ${one.sourceId}` }];
     const screening = screenSlot(slot);
     return screening.class === 'block'
       ? [
           {
-            path: `${at}.slotId`,
+            path: `${at}.sourceId`,
             message: `${slot.position} must not be tapped. ${screening.reason ?? ''}`,
           },
         ]

@@ -1,68 +1,86 @@
-import {
-  CreateJobRequest,
-  HarnessWireInput,
-  PHASES,
-  UpdateJobRequest,
-  FeedPlanInput,
-} from '@lucky-thread/contract';
-import type { JobView } from '@lucky-thread/contract';
+import { FeedPlanInput } from '@lucky-thread/contract';
+import type { FeedInput, HarnessWireInput, JobSummary, JobView } from '@lucky-thread/contract';
 import type { jobs, models } from '../db/schema';
 import { Unreadable, readable } from '../http/stored';
 
-/** A job's row with what its view needs of its model. */
-export interface JobRow {
+/** What every view of a job needs. */
+interface SummaryRow {
   readonly job: typeof jobs.$inferSelect;
   readonly model: Pick<
     typeof models.$inferSelect,
     'make' | 'model' | 'generation' | 'yearFrom' | 'yearTo'
   >;
+}
+
+/** A job's row with what hangs on it. */
+export interface JobRow extends SummaryRow {
+  readonly feeds: readonly FeedInput[];
+  readonly plan: readonly FeedPlanInput[];
+  readonly wires: readonly HarnessWireInput[];
+  readonly loggedFeedIds: readonly string[];
   readonly createdBy: string;
+}
+
+/** A job's row as lists need it. */
+export interface JobSummaryRow extends SummaryRow {
+  readonly done: boolean;
+}
+
+/**
+ * What a list shows of a job.
+ *
+ * @throws Unreadable when it could not be made into rows.
+ */
+export function jobSummary({ job, model, done }: JobSummaryRow): JobSummary {
+  return { ...headOf({ job, model }), year: job.year, deviceName: job.deviceName, done };
 }
 
 /**
  * A stored job as the client sees it.
  *
- * @throws Unreadable when what is stored is no job.
+ * @throws Unreadable when it could not be made into rows.
  */
-export function jobView(row: JobRow, loggedFeedIds: readonly string[]): JobView {
+export function jobView(row: JobRow): JobView {
   const { job, model } = row;
-  const { vehicle, device } = readable(
-    CreateJobRequest,
-    { vehicle: job.vehicle, device: job.device },
-    'The job',
-  );
-  const { year } = vehicle;
-  const outside = year < model.yearFrom || year > model.yearTo;
+  const outside = job.year < model.yearFrom || job.year > model.yearTo;
   return {
-    id: job.id,
-    vehicle,
-    vehicleName: `${model.make} ${model.model} ${model.generation}`,
-    device,
-    phase: phaseOf(job.phase),
-    plan: listOf(FeedPlanInput, job.plan, 'plan'),
-    harness: listOf(HarnessWireInput, job.harness, 'harness'),
-    deferred:
-      readable(UpdateJobRequest, { version: 1, deferred: job.deferred }, 'The job').deferred ?? [],
+    ...headOf(row),
+    vehicle: {
+      modelId: job.modelId,
+      year: job.year,
+      trim: job.trim,
+      market: job.market,
+      steering: job.steering,
+      ...(job.noTrace === null ? {} : { noTrace: job.noTrace }),
+      ...(job.vin === null ? {} : { vin: job.vin }),
+    },
+    device: {
+      name: job.deviceName,
+      ...(job.deviceFamily === null ? {} : { family: job.deviceFamily }),
+      feeds: [...row.feeds],
+    },
+    plan: row.plan.map((one) => readable(FeedPlanInput, one, 'The job')),
+    harness: row.wires,
     version: job.version,
     createdAt: job.createdAt.toISOString(),
-    updatedAt: job.updatedAt.toISOString(),
     createdBy: row.createdBy,
-    loggedFeedIds,
+    loggedFeedIds: row.loggedFeedIds,
     warnings: outside
       ? [
-          `Model year ${year} is outside ${model.yearFrom}–${model.yearTo}: a car of the same name may be of another generation, with its fuse box elsewhere.`,
+          `Model year ${job.year} is outside ${model.yearFrom}–${model.yearTo}: a car of the same name may be of another generation, with its fuse box elsewhere.`,
         ]
       : [],
   };
 }
 
-function phaseOf(stored: string): JobView['phase'] {
-  const phase = PHASES.find((one) => one === stored);
-  if (phase === undefined) throw new Unreadable('The job', 'phase');
-  return phase;
-}
-
-function listOf<T extends object>(type: new () => T, stored: unknown, path: string): T[] {
-  if (!Array.isArray(stored)) throw new Unreadable('The job', path);
-  return stored.map((one) => readable(type, one, 'The job'));
+function headOf({ job, model }: SummaryRow) {
+  // The name that the migration to rows left on a job that it could not read.
+  if (job.deviceName === '') throw new Unreadable('The job', 'device');
+  return {
+    id: job.id,
+    vehicleName: `${model.make} ${model.model} ${model.generation}`,
+    phase: job.phase,
+    deferred: job.deferred,
+    updatedAt: job.updatedAt.toISOString(),
+  };
 }

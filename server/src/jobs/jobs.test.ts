@@ -24,7 +24,7 @@ describe('jobs', () => {
 
   it('keeps phase and plan over a restart of the server', async () => {
     const job = await visitor.job();
-    const plan = [{ feedId: 'memory', slotId: 'dash/F3', oneWayM: 3 }];
+    const plan = [{ feedId: 'memory', sourceId: 'dash/F3', oneWayM: 3 }];
     await visitor.patch(`/jobs/${job.id}`, { version: 1, phase: 'choose', plan });
     await server.restart();
     const { body } = await visitor.get<JobView>(`/jobs/${job.id}`);
@@ -76,9 +76,9 @@ describe('jobs', () => {
   it.each([
     ['dash/F1', 'must not be tapped'],
     ['dash/F99', 'no slot'],
-  ])('refuses %s in a plan: %s', async (slotId, reason) => {
+  ])('refuses %s in a plan: %s', async (sourceId, reason) => {
     const job = await visitor.job();
-    const plan = [{ feedId: 'memory', slotId }];
+    const plan = [{ feedId: 'memory', sourceId }];
     const answer = await visitor.patch<ProblemDocument>(`/jobs/${job.id}`, { version: 1, plan });
     expect(answer.status).toBe(422);
     expect(answer.body.detail).toContain(reason);

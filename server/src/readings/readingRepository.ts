@@ -1,30 +1,16 @@
 import type { ObservationKind } from '@lucky-thread/core/evidence';
+import type { VehicleFacts } from '@lucky-thread/core/vehicle';
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
-import { VehicleStateInput, seenOf } from '@lucky-thread/contract';
+import { seenOf } from '@lucky-thread/contract';
 import type { ReadingRequest, ReadingView } from '@lucky-thread/contract';
 import type { Database } from '../db/database';
 import { readings, users } from '../db/schema';
-import { Unreadable, readable } from '../http/stored';
+import { readableViews, readingView } from './readingView';
 
 /** All readings of a job in order of arrival, withdrawn ones too. One that can't be read leaves the others alone. */
 export async function listReadings(db: Database, jobId: string): Promise<ReadingView[]> {
   const rows = await select(db).where(eq(readings.jobId, jobId)).orderBy(asc(readings.sequence));
   return readableViews(rows).map(({ view }) => view);
-}
-
-/** Rows with their views; a row that can't be read is left out, and the log says which. */
-export function readableViews<T extends Parameters<typeof readingView>[0]>(
-  rows: readonly T[],
-): { readonly row: T; readonly view: ReadingView }[] {
-  return rows.flatMap((row) => {
-    try {
-      return [{ row, view: readingView(row) }];
-    } catch (error) {
-      if (!(error instanceof Unreadable)) throw error;
-      console.error(JSON.stringify({ event: 'a reading that cannot be read', id: row.reading.id }));
-      return [];
-    }
-  });
 }
 
 /** One reading of a job; undefined when it has none of that id. */
@@ -50,8 +36,9 @@ export async function insertReading(
   db: Database,
   given: { readonly id: string; readonly jobId: string; readonly takenBy: string },
   reading: ReadingRequest,
-  said: readonly Observation[],
+  said: { readonly observations: readonly Observation[]; readonly car: VehicleFacts },
 ): Promise<boolean> {
+  const { observations, car } = said;
   const insert = db
     .insert(readings)
     .values({ ...given, ...seenOf(given.id, reading), takenAt: new Date(reading.takenAt) })
@@ -60,11 +47,11 @@ export async function insertReading(
   const { rows } = await db.execute<{ id: string }>(sql`
     with fresh as ${insert},
     told as (
-      insert into tap_observations (reading_id, tap_point_id, kind)
-      select fresh.id, said.tap_point_id, said.kind
+      insert into tap_observations (reading_id, tap_point_id, kind, year, trim, market)
+      select fresh.id, said.tap_point_id, said.kind, ${car.year}::int, ${car.trim}, ${car.market}
       from fresh, unnest(
-        ${sql.param(said.map(({ tapPointId }) => tapPointId))}::uuid[],
-        ${sql.param(said.map(({ kind }) => kind))}::text[]
+        ${sql.param(observations.map(({ tapPointId }) => tapPointId))}::uuid[],
+        ${sql.param(observations.map(({ kind }) => kind))}::text[]
       ) as said(tap_point_id, kind)
     )
     select id from fresh`);
@@ -85,34 +72,4 @@ function select(db: Database) {
     .from(readings)
     .innerJoin(users, eq(readings.takenBy, users.id))
     .$dynamic();
-}
-
-/**
- * A stored row as the client sees it.
- *
- * @throws Unreadable when its state is none.
- */
-export function readingView(row: {
-  reading: typeof readings.$inferSelect;
-  takenBy: string;
-}): ReadingView {
-  const { reading } = row;
-  return {
-    id: reading.id,
-    sourceId: reading.sourceId,
-    contact: reading.contact,
-    state: readable(VehicleStateInput, reading.state, 'The reading'),
-    instrument: reading.instrument,
-    volts: reading.volts,
-    glow: reading.glow,
-    highVolts: reading.highVolts,
-    ohms: reading.ohms,
-    cone: reading.cone,
-    speaker: reading.speaker,
-    otherId: reading.otherId,
-    clip: reading.clip,
-    takenAt: reading.takenAt.toISOString(),
-    takenBy: row.takenBy,
-    withdrawnAt: reading.withdrawnAt?.toISOString() ?? null,
-  };
 }

@@ -30,7 +30,10 @@ export async function recordReading(
   const given = { id: ids.readingId, jobId: ids.jobId, takenBy: actor.userId };
   const fresh =
     context.readings < MOST_READINGS &&
-    (await insertReading(db, given, request, saidBy(request, context)));
+    (await insertReading(db, given, request, {
+      observations: saidBy(request, context),
+      car: context.car,
+    }));
   if (fresh)
     return {
       ...seenOf(ids.readingId, request),
@@ -75,7 +78,7 @@ function saysTheSame(stored: ReadingView, request: ReadingRequest): boolean {
 function checkSources({ known }: ReadingContext, request: ReadingRequest): void {
   const problems = (['sourceId', 'otherId'] as const).flatMap((path) => {
     const id = request[path];
-    return id === undefined || known.has(id)
+    return id === undefined || known.includes(id)
       ? []
       : [{ path, message: `the vehicle has no slot ${id}, and the job no such wire` }];
   });

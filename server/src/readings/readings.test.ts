@@ -102,11 +102,13 @@ describe('readings of cut wires', () => {
     ]);
   });
 
-  it('need a wire that the job has, and a second one for a pop', async () => {
+  it('need a wire that the model or the job has, and a second one for a pop', async () => {
     const job = await visitor.job();
     const path = `/jobs/${job.id}/readings/${uuidv7()}`;
-    expect(problemPaths(await visitor.put(path, readingBody('harness/W1')))).toEqual(['sourceId']);
+    expect(problemPaths(await visitor.put(path, readingBody('harness/Z1')))).toEqual(['sourceId']);
     expect(problemPaths(await visitor.put(path, { ...pop, cone: 'out' }))).toEqual(['otherId']);
+    // The radio's own bunch is the model's.
+    expect((await visitor.put(path, readingBody('harness/W1'))).status).toBe(200);
   });
 
   it('want wires with ids, colours and mates that there are', async () => {

@@ -7,7 +7,7 @@ import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
 import type { tapPoints } from '../db/schema';
 import { invalid, notFound } from '../http/problem';
-import { findPanels } from '../vehicles/modelRepository';
+import { findPlaces } from '../vehicles/placeRepository';
 import type { NumberedRow } from './csv/readTaps';
 import { readTaps } from './csv/readTaps';
 import type { NewTapPoint } from './tapRepository';
@@ -30,11 +30,11 @@ export async function importTaps(
   modelId: string,
   file: AsyncIterable<Uint8Array>,
 ): Promise<ImportResult> {
-  const panels = await findPanels(db, actor.shopId, modelId);
-  if (panels === undefined) throw notFound('Vehicle model');
+  const found = await findPlaces(db, actor.shopId, modelId);
+  if (found === undefined) throw notFound('Vehicle model');
   const read = await readTaps(file);
   if (!read.ok) throw invalid(read.problems);
-  const slots = new Map(slotsOf({ panels }).map((slot) => [slot.id, slot]));
+  const slots = new Map(slotsOf(found).map((slot) => [slot.id, slot]));
   const wrong = read.rows.flatMap((one) => slotProblem(one, slots)).slice(0, MOST_PROBLEMS);
   if (wrong.length > 0) throw invalid(wrong);
   return db.transaction(async (tx) => {
@@ -117,14 +117,13 @@ function newTap(actor: Actor, modelId: string, row: TapCsvRow): NewTapPoint {
     modelId,
     jobId: null,
     feedId: null,
-    slotId: row.slot,
+    sourceId: row.slot,
     function: row.function,
     supplyContact: row.supply_contact,
     yearFrom: row.year_from,
     yearTo: row.year_to,
     trim: row.trim,
     market: row.market,
-    matrix: [],
     // What comes from a file was at best probed by somebody else: its readings are not here.
     grade: row.grade === 'probed' ? 'probedByOther' : row.grade,
     fuseA: row.fuse_a,
@@ -136,7 +135,7 @@ function newTap(actor: Actor, modelId: string, row: TapCsvRow): NewTapPoint {
 
 function firstDifference(stored: StoredTap, row: TapCsvRow): string | undefined {
   const pairs: readonly (readonly [string, unknown, unknown])[] = [
-    ['slot', stored.slotId, row.slot],
+    ['slot', stored.sourceId, row.slot],
     ['function', stored.function, row.function],
     ['supply_contact', stored.supplyContact, row.supply_contact],
     ['year_from', stored.yearFrom, row.year_from],

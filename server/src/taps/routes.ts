@@ -4,7 +4,6 @@ import type { Request } from 'express';
 import { Router } from 'express';
 import { LogTapRequest } from '@lucky-thread/contract';
 import type { TapPage } from '@lucky-thread/contract';
-import { slotsOf } from '@lucky-thread/work';
 import type { Actor } from '../auth/session';
 import { actorOf } from '../auth/session';
 import type { Database } from '../db/database';
@@ -12,7 +11,7 @@ import { ID_FORM, SOURCE_FORM, TIMESTAMP_FORM, cursorIn } from '../http/cursor';
 import { checked, idIn } from '../http/handlers';
 import { Problem, notFound } from '../http/problem';
 import { getJob } from '../jobs/jobService';
-import { findPanels } from '../vehicles/modelRepository';
+import { findPlaces } from '../vehicles/placeRepository';
 import { tapsAsCsv } from './csv/writeTaps';
 import { importTaps } from './importTaps';
 import { pageOfTaps, tapsForJob } from './tapRepository';
@@ -28,7 +27,7 @@ export function tapRoutes(db: Database): Router {
   router.get('/models/:modelId/taps.csv', async (request, response) => {
     const modelId = idIn(request.params.modelId, 'model');
     const actor = actorOf(request);
-    if ((await findPanels(db, actor.shopId, modelId)) === undefined)
+    if ((await findPlaces(db, actor.shopId, modelId)) === undefined)
       throw notFound('Vehicle model');
     response.attachment('tap-points.csv').type('text/csv; charset=utf-8');
     const csv = tapsAsCsv((cursor) => page(db, actor, modelId, cursor ?? undefined));
@@ -42,9 +41,7 @@ export function tapRoutes(db: Database): Router {
     const { shopId } = actorOf(request);
     const job = await getJob(db, actorOf(request), idIn(request.params.jobId, 'job'));
     const { modelId } = job.vehicle;
-    const panels = (await findPanels(db, shopId, modelId)) ?? [];
-    const sources = slotsOf({ panels }).map((slot) => slot.id);
-    response.json(await tapsForJob(db, { shopId, modelId, jobId: job.id }, sources));
+    response.json(await tapsForJob(db, { shopId, modelId, jobId: job.id }));
   });
   router.put('/jobs/:jobId/taps/:tapId', async (request, response) => {
     const body = checked(LogTapRequest, request.body);

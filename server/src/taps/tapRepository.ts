@@ -1,12 +1,10 @@
-import type { CircuitFunction } from '@lucky-thread/core/vehicle';
-import type { TapPage, TapPointView } from '@lucky-thread/contract';
+import type { TapPage, TapPointView, TapReadingView } from '@lucky-thread/contract';
 import { and, asc, eq, sql } from 'drizzle-orm';
 import type { SQL } from 'drizzle-orm';
 import type { Database } from '../db/database';
-import { tapPoints, users } from '../db/schema';
+import { sources, tapPoints, tapReadings, users } from '../db/schema';
 import { cursorOf } from '../http/cursor';
-import { findPanels } from '../vehicles/modelRepository';
-import { observationsOf } from './observations';
+import { tapColumns } from './tapColumns';
 import { tapView } from './tapView';
 
 /** A tap point to be stored. */
@@ -28,7 +26,7 @@ export interface JobScope {
 }
 
 /**
- * One page of a model's log, by source.
+ * One page of a model's log, by source: one statement.
  *
  * @param after source, time and id that the page before ended with
  */
@@ -38,14 +36,8 @@ export async function pageOfTaps(
   after: readonly string[] | undefined,
 ): Promise<TapPage> {
   const [source = '', logged = '', id = ''] = after ?? [];
-  const beyond = sql`(${tapPoints.slotId}, ${tapPoints.loggedAt}, ${tapPoints.id}) > (${source}, ${logged}::timestamptz, ${id}::uuid)`;
-  const rows = await db
-    .select({
-      id: tapPoints.id,
-      slotId: tapPoints.slotId,
-      logged: sql<string>`${tapPoints.loggedAt}::text`,
-    })
-    .from(tapPoints)
+  const beyond = sql`(${tapPoints.sourceId}, ${tapPoints.loggedAt}, ${tapPoints.id}) > (${source}, ${logged}::timestamptz, ${id}::uuid)`;
+  const rows = await select(db, undefined)
     .where(
       and(
         eq(tapPoints.modelId, of.modelId),
@@ -54,15 +46,14 @@ export async function pageOfTaps(
         after === undefined ? undefined : beyond,
       ),
     )
-    .orderBy(asc(tapPoints.slotId), asc(tapPoints.loggedAt), asc(tapPoints.id))
+    .orderBy(asc(tapPoints.sourceId), asc(tapPoints.loggedAt), asc(tapPoints.id))
     .limit(TAPS_A_PAGE + 1);
   const shown = rows.slice(0, TAPS_A_PAGE);
   const last = shown.at(-1);
   const more = rows.length > TAPS_A_PAGE && last !== undefined;
-  const ids = shown.map((row) => row.id);
   return {
-    taps: await viewsOf(db, { ...of, jobId: undefined }, ids),
-    next: more ? cursorOf([last.slotId, last.logged, last.id]) : null,
+    taps: shown.map(tapView),
+    next: more ? cursorOf([last.tap.sourceId, last.logged, last.tap.id]) : null,
   };
 }
 
@@ -70,22 +61,25 @@ export async function pageOfTaps(
  * What a job has to know of its model's log: the newest claims of other jobs at each source, without what this job
  * itself said about them, and the tap points that it logged.
  */
-export async function tapsForJob(
-  db: Database,
-  scope: JobScope,
-  sourceIds: readonly string[],
-): Promise<TapPointView[]> {
-  const claims = await claimsAt(db, scope, sourceIds);
-  const own = await db
-    .select({ id: tapPoints.id })
-    .from(tapPoints)
-    .where(and(eq(tapPoints.jobId, scope.jobId), eq(tapPoints.retired, false)))
-    .orderBy(asc(tapPoints.loggedAt), asc(tapPoints.id));
-  return viewsOf(
-    db,
-    scope,
-    [...claims, ...own].map((row) => row.id),
-  );
+export async function tapsForJob(db: Database, scope: JobScope): Promise<TapPointView[]> {
+  const claims = newestClaims({
+    modelId: sql`${scope.modelId}`,
+    shopId: sql`${scope.shopId}`,
+    jobId: sql`${scope.jobId}`,
+    sourceId: sql`s.id`,
+  });
+  const own = sql`${tapPoints.jobId} is not distinct from ${scope.jobId}`;
+  const rows = await select(db, scope.jobId)
+    .where(
+      and(
+        eq(tapPoints.shopId, scope.shopId),
+        eq(tapPoints.retired, false),
+        sql`(${own} or ${tapPoints.id} in (
+          select claim.id from sources s cross join lateral (${claims}) as claim where s.model_id = ${scope.modelId}))`,
+      ),
+    )
+    .orderBy(own, asc(tapPoints.sourceId), asc(tapPoints.loggedAt), asc(tapPoints.id));
+  return rows.map(tapView);
 }
 
 /** The newest claims of other jobs at one source, as part of a larger statement. */
@@ -93,33 +87,14 @@ export function newestClaims(at: {
   readonly modelId: SQL;
   readonly shopId: SQL;
   readonly jobId: SQL;
-  readonly slotId: SQL;
+  readonly sourceId: SQL;
 }): SQL {
   return sql`select t.id, t.function, t.logged_at from tap_points as t
       where t.model_id = ${at.modelId} and t.shop_id = ${at.shopId}
-        and t.slot_id = ${at.slotId} and not t.retired
+        and t.source_id = ${at.sourceId} and not t.retired
         and t.job_id is distinct from ${at.jobId}
       order by t.logged_at desc, t.id desc
       limit ${CLAIMS_A_SOURCE}`;
-}
-
-/** The newest claims of other jobs at some sources. */
-export async function claimsAt(
-  db: Database,
-  scope: JobScope,
-  sourceIds: readonly string[],
-): Promise<{ readonly id: string; readonly function: CircuitFunction }[]> {
-  const { rows } = await db.execute<{ id: string; function: CircuitFunction }>(sql`
-    select claim.id, claim.function
-    from unnest(${sql.param([...sourceIds])}::text[]) as wanted(slot_id)
-    cross join lateral (${newestClaims({
-      modelId: sql`${scope.modelId}`,
-      shopId: sql`${scope.shopId}`,
-      jobId: sql`${scope.jobId}`,
-      slotId: sql`wanted.slot_id`,
-    })}) as claim
-    order by wanted.slot_id, claim.logged_at, claim.id`);
-  return rows;
 }
 
 /** The tap point of an id, or of a job's feed; undefined when the shop has none. */
@@ -136,12 +111,10 @@ export async function findTap(
           eq(tapPoints.feedId, by.feedId),
           eq(tapPoints.retired, false),
         );
-  const [row] = await db
-    .select({ id: tapPoints.id, modelId: tapPoints.modelId })
-    .from(tapPoints)
-    .where(and(eq(tapPoints.shopId, scope.shopId), wanted));
-  if (row === undefined) return undefined;
-  return (await viewsOf(db, { ...scope, modelId: row.modelId }, [row.id]))[0];
+  const [row] = await select(db, scope.jobId).where(
+    and(eq(tapPoints.shopId, scope.shopId), wanted),
+  );
+  return row === undefined ? undefined : tapView(row);
 }
 
 /**
@@ -154,10 +127,10 @@ export async function insertTapPoints(
 ): Promise<ReadonlySet<string>> {
   if (taps.length === 0) return new Set();
   const { rows } = await db.execute<{ id: string }>(sql`
-    insert into tap_points (id, shop_id, model_id, job_id, feed_id, slot_id, function, supply_contact,
-      year_from, year_to, trim, market, matrix, grade, fuse_a, awg, note, logged_by)
-    select id, shop_id, model_id, job_id, feed_id, slot_id, function, supply_contact,
-      year_from, year_to, trim, market, matrix, grade, fuse_a, awg, note, logged_by
+    insert into tap_points (id, shop_id, model_id, job_id, feed_id, source_id, function, supply_contact,
+      year_from, year_to, trim, market, grade, fuse_a, awg, note, logged_by)
+    select id, shop_id, model_id, job_id, feed_id, source_id, function, supply_contact,
+      year_from, year_to, trim, market, grade, fuse_a, awg, note, logged_by
     from jsonb_populate_recordset(null::tap_points, ${JSON.stringify(taps.map(rowOf))}::jsonb)
     on conflict do nothing
     returning id`);
@@ -171,20 +144,31 @@ function rowOf(tap: NewTapPoint): Record<string, unknown> {
     model_id: tap.modelId,
     job_id: tap.jobId ?? null,
     feed_id: tap.feedId ?? null,
-    slot_id: tap.slotId,
+    source_id: tap.sourceId,
     function: tap.function,
-    supply_contact: tap.supplyContact,
+    supply_contact: tap.supplyContact ?? null,
     year_from: tap.yearFrom,
     year_to: tap.yearTo,
     trim: tap.trim,
     market: tap.market,
-    matrix: tap.matrix,
     grade: tap.grade,
     fuse_a: tap.fuseA,
     awg: tap.awg,
     note: tap.note,
     logged_by: tap.loggedBy,
   };
+}
+
+/** Stores what tap points were logged with. */
+export async function insertTapReadings(
+  db: Database,
+  tapPointId: string,
+  taken: readonly TapReadingView[],
+): Promise<void> {
+  if (taken.length === 0) return;
+  await db
+    .insert(tapReadings)
+    .values(taken.map((one, position) => ({ ...one, tapPointId, position })));
 }
 
 /** Changes the notes of a shop's tap points, by id. */
@@ -213,29 +197,14 @@ export async function rowsOfTaps(
     .where(sql`${tapPoints.id} = any(${sql.param([...ids])}::uuid[])`);
 }
 
-/** Tap points by id with what later jobs saw, in the order of the ids. */
-async function viewsOf(
-  db: Database,
-  scope: { readonly shopId: string; readonly modelId: string; readonly jobId: string | undefined },
-  ids: readonly string[],
-): Promise<TapPointView[]> {
-  if (ids.length === 0) return [];
-  const rows = await db
-    .select({ tap: tapPoints, loggedBy: users.name })
+function select(db: Database, exceptJobId: string | undefined) {
+  return db
+    .select(tapColumns(exceptJobId))
     .from(tapPoints)
     .innerJoin(users, eq(tapPoints.loggedBy, users.id))
-    .where(
-      and(
-        sql`${tapPoints.id} = any(${sql.param([...ids])}::uuid[])`,
-        eq(tapPoints.shopId, scope.shopId),
-      ),
-    );
-  const panels = (await findPanels(db, scope.shopId, scope.modelId)) ?? [];
-  const slots = new Map(panels.flatMap((panel) => panel.slots).map((slot) => [slot.id, slot]));
-  const seen = await observationsOf(db, ids, scope.jobId);
-  const byId = new Map(rows.map((row) => [row.tap.id, row]));
-  return ids.flatMap((id) => {
-    const row = byId.get(id);
-    return row === undefined ? [] : [tapView(row, slots.get(row.tap.slotId), seen.get(id))];
-  });
+    .leftJoin(
+      sources,
+      and(eq(sources.modelId, tapPoints.modelId), eq(sources.id, tapPoints.sourceId)),
+    )
+    .$dynamic();
 }

@@ -2,10 +2,10 @@ import { screenSlot } from '@lucky-thread/core/choose';
 import type { Reading } from '@lucky-thread/core/identify';
 import { advise } from '@lucky-thread/core/identify';
 import { PROOF_KINDS } from '@lucky-thread/core/prove';
-import type { Panel, Slot } from '@lucky-thread/core/vehicle';
+import type { Place, Slot } from '@lucky-thread/core/vehicle';
 import { PARKED } from '@lucky-thread/core/vehicle';
 import { DEFAULT_SETTINGS, toCoreReading } from '@lucky-thread/contract';
-import type { JobView, LogTapRequest, MatrixCell, TapPointView } from '@lucky-thread/contract';
+import type { JobView, LogTapRequest, TapPointView } from '@lucky-thread/contract';
 import { feedSizeOf, findSessionOf, logFindingsOf, slotsOf, tappedFeeds } from '@lucky-thread/work';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
@@ -14,8 +14,9 @@ import { sameContent } from '../http/sameContent';
 import { getJob } from '../jobs/jobService';
 import { listReadings } from '../readings/readingRepository';
 import { findShop } from '../shop/shopRepository';
-import { findPanels } from '../vehicles/modelRepository';
-import { findTap, insertTapPoints, tapsForJob } from './tapRepository';
+import { findPlaces } from '../vehicles/placeRepository';
+import type { NewTapPoint } from './tapRepository';
+import { findTap, insertTapPoints, insertTapReadings, tapsForJob } from './tapRepository';
 
 /**
  * Writes a proven tap into the model's log. Function, supply side, matrix, fuse and wire are worked out here from the
@@ -35,36 +36,39 @@ export async function logTap(
   const again = await findTap(db, scope, { id: ids.tapId });
   if (again !== undefined) return sameTap(again, job, request);
 
-  const panels = (await findPanels(db, actor.shopId, job.vehicle.modelId)) ?? [];
-  const slot = chosenSlot(job, request, slotsOf({ panels }));
-  await checkSize(db, actor, { job, panels }, request);
-  const taps = await tapsForJob(
-    db,
-    scope,
-    slotsOf({ panels }).map((one) => one.id),
-  );
+  const { places } = (await findPlaces(db, actor.shopId, job.vehicle.modelId)) ?? { places: [] };
+  const slot = chosenSlot(job, request, slotsOf({ places }));
+  await checkSize(db, actor, { job, places }, request);
+  const taps = await tapsForJob(db, scope);
   const counting = (await listReadings(db, job.id)).filter((one) => one.withdrawnAt === null);
-  const found = findings({ job, panels, taps, slot }, counting.map(toCoreReading));
-  await insertTapPoints(db, [
-    {
-      id: ids.tapId,
-      shopId: actor.shopId,
-      modelId: job.vehicle.modelId,
-      jobId: job.id,
-      feedId: request.feedId,
-      slotId: slot.id,
-      ...found,
-      yearFrom: job.vehicle.year,
-      yearTo: job.vehicle.year,
-      trim: job.vehicle.trim,
-      market: job.vehicle.market,
-      grade: 'probed',
-      fuseA: request.fuseA,
-      awg: request.awg,
-      note: notedFor(slot, reasonIn(job, request), request.note ?? ''),
-      loggedBy: actor.userId,
-    },
-  ]);
+  const {
+    readings,
+    function: is,
+    supplyContact,
+  } = findings({ job, places, taps, slot }, counting.map(toCoreReading));
+  const tap: NewTapPoint = {
+    id: ids.tapId,
+    shopId: actor.shopId,
+    modelId: job.vehicle.modelId,
+    jobId: job.id,
+    feedId: request.feedId,
+    sourceId: slot.id,
+    function: is,
+    supplyContact,
+    yearFrom: job.vehicle.year,
+    yearTo: job.vehicle.year,
+    trim: job.vehicle.trim,
+    market: job.vehicle.market,
+    grade: 'probed',
+    fuseA: request.fuseA,
+    awg: request.awg,
+    note: notedFor(slot, reasonIn(job, request), request.note ?? ''),
+    loggedBy: actor.userId,
+  };
+  await db.transaction(async (tx) => {
+    const fresh = await insertTapPoints(tx, [tap]);
+    if (fresh.has(tap.id)) await insertTapReadings(tx, tap.id, readings);
+  });
   // Somebody may have been faster, with this id or with another one for the same feed.
   const stored = await findTap(db, scope, { id: ids.tapId });
   if (stored !== undefined) return sameTap(stored, job, request);
@@ -102,7 +106,7 @@ function sameTap(stored: TapPointView, job: JobView, request: LogTapRequest): Ta
 async function checkSize(
   db: Database,
   actor: Actor,
-  of: { readonly job: JobView; readonly panels: readonly Panel[] },
+  of: { readonly job: JobView; readonly places: readonly Place[] },
   request: LogTapRequest,
 ): Promise<void> {
   const settings = (await findShop(db, actor.shopId))?.settings ?? DEFAULT_SETTINGS;
@@ -143,7 +147,7 @@ function reasonIn(job: JobView, request: LogTapRequest): string | undefined {
 
 function chosenSlot(job: JobView, request: LogTapRequest, slots: readonly Slot[]): Slot {
   const planned = job.plan.find((one) => one.feedId === request.feedId);
-  const slot = slots.find((one) => one.id === planned?.slotId);
+  const slot = slots.find((one) => one.id === planned?.sourceId);
   if (slot === undefined)
     throw invalid([{ path: 'feedId', message: 'no slot is chosen for this feed' }]);
   const screening = screenSlot(slot);
@@ -166,16 +170,16 @@ function chosenSlot(job: JobView, request: LogTapRequest, slots: readonly Slot[]
 function findings(
   of: {
     readonly job: JobView;
-    readonly panels: readonly Panel[];
+    readonly places: readonly Place[];
     readonly taps: readonly TapPointView[];
     readonly slot: Slot;
   },
   readings: readonly Reading[],
-): Pick<TapPointView, 'function' | 'supplyContact'> & { matrix: MatrixCell[] } {
-  const { job, panels, taps, slot } = of;
-  const session = findSessionOf({ job, model: { panels }, taps }, readings, { state: PARKED });
+): Pick<TapPointView, 'function' | 'supplyContact' | 'readings'> {
+  const { job, places, taps, slot } = of;
+  const session = findSessionOf({ job, model: { places }, taps }, readings, { state: PARKED });
   const verdict = advise(session).verdicts.find((one) => one.sourceId === slot.id);
   const found = logFindingsOf({ job, taps }, slot, { verdict, readings });
   if (!found.ok) throw invalid([found.problem]);
-  return { function: found.function, supplyContact: found.supplyContact, matrix: found.matrix };
+  return found;
 }

@@ -1,36 +1,40 @@
-import type { EvidenceGrade } from '@lucky-thread/core/evidence';
 import { claimStatus } from '@lucky-thread/core/evidence';
-import type { CircuitFunction, Slot } from '@lucky-thread/core/vehicle';
-import type { TapPointView } from '@lucky-thread/contract';
+import type { ObservationView, TapPointView, TapReadingView } from '@lucky-thread/contract';
 import type { tapPoints } from '../db/schema';
-import type { Observed } from './observations';
+import { readableViews } from '../readings/readingView';
+import type { SeenJson } from './tapColumns';
+
+/** A stored tap point with what hangs on it. */
+export interface TapRow {
+  readonly tap: typeof tapPoints.$inferSelect;
+  readonly loggedBy: string;
+  readonly landmarkA: string | null;
+  readonly landmarkB: string | null;
+  readonly readings: readonly TapReadingView[];
+  readonly seen: SeenJson | null;
+}
 
 /** A stored tap point as the client sees it. */
-export function tapView(
-  row: { readonly tap: typeof tapPoints.$inferSelect; readonly loggedBy: string },
-  slot: Slot | undefined,
-  observed: Observed | undefined,
-): TapPointView {
-  const { tap } = row;
-  const grade = tap.grade as EvidenceGrade;
-  const confirmedJobs = observed?.confirmedJobs ?? 0;
-  const contradictedJobs = observed?.contradictedJobs ?? 0;
+export function tapView(row: TapRow): TapPointView {
+  const { tap, seen } = row;
+  const { grade, supplyContact } = tap;
+  const confirmedJobs = seen?.confirmedJobs ?? 0;
+  const contradictedJobs = seen?.contradictedJobs ?? 0;
+  const landmark = supplyContact === 'a' ? row.landmarkA : row.landmarkB;
   return {
     id: tap.id,
     modelId: tap.modelId,
     jobId: tap.jobId,
     feedId: tap.feedId,
-    slotId: tap.slotId,
-    function: tap.function as CircuitFunction,
-    supplyContact: tap.supplyContact,
-    supplyLandmark:
-      slot?.contacts.find((contact) => contact.id === tap.supplyContact)?.landmark ??
-      'unknown side',
+    sourceId: tap.sourceId,
+    function: tap.function,
+    supplyContact,
+    supplyLandmark: supplyContact === null ? null : (landmark ?? 'unknown side'),
     yearFrom: tap.yearFrom,
     yearTo: tap.yearTo,
     trim: tap.trim,
     market: tap.market,
-    matrix: tap.matrix,
+    readings: row.readings,
     grade,
     status: claimStatus({ confirmed: confirmedJobs, contradicted: contradictedJobs, grade }),
     fuseA: tap.fuseA,
@@ -40,6 +44,19 @@ export function tapView(
     loggedAt: tap.loggedAt.toISOString(),
     confirmedJobs,
     contradictedJobs,
-    observations: observed?.newest ?? [],
+    observations: seen === null ? [] : observationsOf(seen),
   };
+}
+
+function observationsOf({ newest }: SeenJson): ObservationView[] {
+  const rows = newest.map(({ kind, takenBy, reading }) => ({
+    kind,
+    takenBy,
+    reading: { ...reading, takenAt: new Date(reading.takenAt), withdrawnAt: null },
+  }));
+  return readableViews(rows).map(({ row, view }) => ({
+    kind: row.kind,
+    reading: view,
+    jobId: row.reading.jobId,
+  }));
 }

@@ -5,7 +5,9 @@ import type {
   TapPage,
   TapPointView,
 } from '@lucky-thread/contract';
+import { matrixOf } from '@lucky-thread/contract';
 import { screenSlot } from '@lucky-thread/core/choose';
+import { slotsOf } from '@lucky-thread/work';
 import { v7 as uuidv7 } from 'uuid';
 import type { TestServer, Visitor } from '../testing/testServer';
 import { problemPaths, readingBody, startTestServer } from '../testing/testServer';
@@ -23,10 +25,13 @@ const PROOFS = ['live', 'dead', 'original', 'orientation'].map((kind) => ({ kind
 const LOG = { feedId: 'switched', proofs: PROOFS, fuseA: 2, awg: 18, note: 'behind the flap' };
 const ACCESSORY_PLACES = ['off', 'acc', 'run', 'crank', 'justOff'] as const;
 
-async function jobWith(slotId: string, places: Parameters<Visitor['probe']>[2]): Promise<JobView> {
+async function jobWith(
+  sourceId: string,
+  places: Parameters<Visitor['probe']>[2],
+): Promise<JobView> {
   const job = await visitor.job();
-  await visitor.probe(job.id, slotId, places);
-  const plan = [{ feedId: 'switched', slotId, oneWayM: 2 }];
+  await visitor.probe(job.id, sourceId, places);
+  const plan = [{ feedId: 'switched', sourceId, oneWayM: 2 }];
   return (await visitor.patch<JobView>(`/jobs/${job.id}`, { version: 1, plan })).body;
 }
 
@@ -53,8 +58,8 @@ describe('logging a tap point', () => {
       loggedBy: 'Installer',
       note: 'behind the flap',
     });
-    expect(tap.matrix.find((cell) => cell.place === 'crank')?.mark).toBe('low');
-    expect(tap.matrix.find((cell) => cell.place === 'run')?.values).toHaveLength(1);
+    expect(matrixOf(tap).find((cell) => cell.place === 'crank')?.mark).toBe('low');
+    expect(matrixOf(tap).find((cell) => cell.place === 'run')?.values).toHaveLength(1);
     expect((await visitor.get<JobView>(`/jobs/${job.id}`)).body.loggedFeedIds).toEqual([
       'switched',
     ]);
@@ -62,11 +67,11 @@ describe('logging a tap point', () => {
 
   it('notes the caution of a slot whose legend can’t be read', async () => {
     const job = await visitor.job('Drover');
-    const { panels } = await visitor.model('Drover');
-    const slotId = panels[0]?.slots.find((slot) => slot.legend === undefined)?.id ?? '';
+    const model = await visitor.model('Drover');
+    const sourceId = slotsOf(model).find((slot) => slot.legend === undefined)?.id ?? '';
     await visitor.patch(`/jobs/${job.id}`, {
       version: 1,
-      plan: [{ feedId: 'memory', slotId, oneWayM: 2 }],
+      plan: [{ feedId: 'memory', sourceId, oneWayM: 2 }],
     });
     const bare = await visitor.put(`/jobs/${job.id}/taps/${uuidv7()}`, {
       ...LOG,
@@ -76,26 +81,25 @@ describe('logging a tap point', () => {
     const reason = 'the handbook says clock';
     await visitor.patch(`/jobs/${job.id}`, {
       version: 2,
-      plan: [{ feedId: 'memory', slotId, oneWayM: 2, reason }],
+      plan: [{ feedId: 'memory', sourceId, oneWayM: 2, reason }],
     });
-    await visitor.probe(job.id, slotId, ['off', 'run', 'asleep', 'a', 'b']);
+    await visitor.probe(job.id, sourceId, ['off', 'run', 'asleep', 'a', 'b']);
     const { body } = await visitor.put<TapPointView>(`/jobs/${job.id}/taps/${uuidv7()}`, {
       ...LOG,
       feedId: 'memory',
     });
-    expect(body).toMatchObject({ function: 'constant', slotId });
+    expect(body).toMatchObject({ function: 'constant', sourceId });
     expect(body.note).toMatch(
       /^Caution: no legend.*handbook’s entry\. Taken because: the handbook says clock\. behind the flap$/,
     );
   });
 
   it('takes a slot whose legend warns only with a reason, which goes into the log', async () => {
-    const { panels } = await visitor.model('Longboat');
-    const slotId = panels
-      .flatMap((panel) => panel.slots)
-      .find((slot) => screenSlot(slot).class === 'caution' && slot.ratingA !== undefined)?.id;
+    const sourceId = slotsOf(await visitor.model('Longboat')).find(
+      (slot) => screenSlot(slot).class === 'caution' && slot.ratingA !== undefined,
+    )?.id;
     const job = await visitor.job();
-    const plan = { feedId: 'switched', slotId, oneWayM: 2 };
+    const plan = { feedId: 'switched', sourceId, oneWayM: 2 };
     await visitor.patch(`/jobs/${job.id}`, { version: 1, plan: [plan] });
     const url = `/jobs/${job.id}/taps/${uuidv7()}`;
     const refused = await visitor.put<ProblemDocument>(url, LOG);
@@ -105,7 +109,7 @@ describe('logging a tap point', () => {
       version: 2,
       plan: [{ ...plan, reason: 'nothing else in reach.' }],
     });
-    await visitor.probe(job.id, slotId ?? '', ['asleep', ...ACCESSORY_PLACES, 'a', 'b']);
+    await visitor.probe(job.id, sourceId ?? '', ['asleep', ...ACCESSORY_PLACES, 'a', 'b']);
     const { body } = await visitor.put<TapPointView>(url, LOG);
     expect(body.note).toMatch(
       /^Caution: .*Taken because: nothing else in reach\. behind the flap$/,
@@ -156,7 +160,7 @@ describe('logging a tap point', () => {
     const put = (body: object) => visitor.put(`/jobs/${job.id}/taps/${uuidv7()}`, body);
     expect(problemPaths(await put({ ...LOG, fuseA: 30 }))).toEqual(['fuseA']);
     expect(problemPaths(await put({ ...LOG, awg: 22 }))).toEqual(['awg']);
-    const plan = [{ feedId: 'switched', slotId: 'dash/F5' }];
+    const plan = [{ feedId: 'switched', sourceId: 'dash/F5' }];
     await visitor.patch(`/jobs/${job.id}`, { version: 2, plan });
     expect(problemPaths(await put(LOG))).toEqual(['fuseA']);
   });

@@ -32,7 +32,7 @@ export interface TestServer {
 }
 
 /** Where the test cluster is; set by the test command. */
-function clusterUrl(): string {
+export function clusterUrl(): string {
   const url = process.env.TEST_DATABASE_URL;
   if (url === undefined)
     throw new Error('TEST_DATABASE_URL is not set: run these tests with npm test');
@@ -55,7 +55,7 @@ export async function startTestServer(): Promise<TestServer> {
       await running.close();
       await administer(`drop database ${name} with (force)`);
     },
-    forget: () => administer('truncate tap_observations, tap_points, readings, jobs', url.href),
+    forget: () => administer('truncate jobs cascade', url.href),
     restart: async () => {
       await running.close();
       running = await serve(url.href);

@@ -13,7 +13,7 @@ export async function listGlossary(db: Database, shopId: string): Promise<Glossa
       id: handbookEntries.id,
       make: handbookEntries.make,
       model: models.model,
-      slotId: handbookEntries.slotId,
+      sourceId: handbookEntries.sourceId,
       legend: handbookEntries.legend,
       entry: handbookEntries.entry,
       by: users.name,

@@ -16,13 +16,13 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-const enter = (slotId: string, body: unknown, of: string = model.id) =>
+const enter = (sourceId: string, body: unknown, of: string = model.id) =>
   visitor.put<ModelView & ProblemDocument>(
-    `/models/${of}/handbook/${encodeURIComponent(slotId)}`,
+    `/models/${of}/handbook/${encodeURIComponent(sourceId)}`,
     body,
   );
-const slotOf = (view: ModelView, slotId: string) =>
-  slotsOf(view).find((slot) => slot.id === slotId);
+const slotOf = (view: ModelView, sourceId: string) =>
+  slotsOf(view).find((slot) => slot.id === sourceId);
 
 /** Another model of a make, with the first one's panels. */
 async function sister(make: string): Promise<string> {
@@ -30,10 +30,23 @@ async function sister(make: string): Promise<string> {
   await client.connect();
   const id = uuidv7();
   await client.query(
-    `insert into models (id, shop_id, make, model, generation, year_from, year_to, trims, markets, steering, key_type, use, panels)
-     select $1, shop_id, $2, 'Sister', generation, year_from, year_to, trims, markets, steering, key_type, use, panels
+    `insert into models (id, shop_id, make, model, generation, year_from, year_to, trims, markets, steering, key_type, use)
+     select $1, shop_id, $2, 'Sister', generation, year_from, year_to, trims, markets, steering, key_type, use
      from models where id = $3`,
     [id, make, model.id],
+  );
+  await client.query(
+    `insert into places (model_id, id, position, kind, name, location)
+     select $1, id, position, kind, name, location from places where model_id = $2`,
+    [id, model.id],
+  );
+  await client.query(
+    `insert into sources (model_id, id, place_id, position, kind, name, legend, rating_a, family, grid_column, grid_row,
+       lie, landmark_a, landmark_b, clearance)
+     select $1, id, place_id, position, kind, name, legend, rating_a, family, grid_column, grid_row, lie, landmark_a,
+       landmark_b, clearance
+     from sources where model_id = $2`,
+    [id, model.id],
   );
   await client.end();
   return id;
@@ -47,13 +60,13 @@ describe('what the handbook says of a slot', () => {
     const { status, body } = await enter(slot.id, { entry: '  Heated seats ' });
     expect(status).toBe(200);
     expect(slotOf(body, slot.id)?.handbook).toBe('Heated seats');
-    const [entry] = body.handbook.filter(({ slotId }) => slotId === slot.id);
+    const [entry] = body.handbook.filter(({ sourceId }) => sourceId === slot.id);
     expect(entry).toMatchObject({ entry: 'Heated seats', fromGlossary: false });
     expect(entry?.by).not.toBe('');
     expect(Date.now() - Date.parse(entry?.at ?? '')).toBeLessThan(60_000);
     const changed = await enter(slot.id, { entry: 'Rear window heater' });
     expect(slotOf(changed.body, slot.id)?.handbook).toBe('Rear window heater');
-    expect(changed.body.handbook.filter(({ slotId }) => slotId === slot.id)).toHaveLength(1);
+    expect(changed.body.handbook.filter(({ sourceId }) => sourceId === slot.id)).toHaveLength(1);
   });
 
   it('is known for the same legend on other models of the make, and on no other make', async () => {
@@ -63,7 +76,7 @@ describe('what the handbook says of a slot', () => {
     await enter(slot.id, { entry: 'Sunroof' });
     const sameView = (await visitor.get<ModelView>(`/models/${same}`)).body;
     expect(slotOf(sameView, slot.id)?.handbook).toBe('Sunroof');
-    expect(sameView.handbook.find(({ slotId }) => slotId === slot.id)?.fromGlossary).toBe(true);
+    expect(sameView.handbook.find(({ sourceId }) => sourceId === slot.id)?.fromGlossary).toBe(true);
     const otherView = (await visitor.get<ModelView>(`/models/${other}`)).body;
     expect(slotOf(otherView, slot.id)?.handbook).toBeUndefined();
   });
@@ -107,8 +120,8 @@ describe('the glossary', () => {
     await enter(second.id, { entry: null });
     const list = async () => (await visitor.get<GlossaryEntryView[]>('/glossary')).body;
     const [newest, older] = await list();
-    expect(newest).toMatchObject({ slotId: second.id, entry: null, model: model.model });
-    expect(older).toMatchObject({ slotId: first.id, entry: 'Seat fan', make: model.make });
+    expect(newest).toMatchObject({ sourceId: second.id, entry: null, model: model.model });
+    expect(older).toMatchObject({ sourceId: first.id, entry: 'Seat fan', make: model.make });
     expect(older?.by).not.toBe('');
     const length = (await list()).length;
     expect((await visitor.delete(`/glossary/${older?.id ?? ''}`)).status).toBe(204);

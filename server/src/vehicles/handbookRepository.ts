@@ -1,6 +1,6 @@
 import { and, desc, eq, inArray, isNotNull, or } from 'drizzle-orm';
 import type { HandbookEntryView } from '@lucky-thread/contract';
-import type { Panel } from '@lucky-thread/core/vehicle';
+import type { Place } from '@lucky-thread/core/vehicle';
 import { slotsOf } from '@lucky-thread/work';
 import { v7 } from 'uuid';
 import type { Database } from '../db/database';
@@ -23,14 +23,14 @@ export function glossaryKey(legend: string | undefined): string | null {
 export async function findHandbook(
   db: Database,
   of: HandbookOf,
-  panels: readonly Panel[],
+  places: readonly Place[],
 ): Promise<HandbookEntryView[]> {
-  const slots = slotsOf({ panels });
+  const slots = slotsOf({ places });
   const legends = [...new Set(slots.flatMap(({ legend }) => glossaryKey(legend) ?? []))];
   const rows = await db
     .select({
       modelId: handbookEntries.modelId,
-      slotId: handbookEntries.slotId,
+      sourceId: handbookEntries.sourceId,
       legend: handbookEntries.legend,
       entry: handbookEntries.entry,
       at: handbookEntries.at,
@@ -56,13 +56,13 @@ export async function findHandbook(
     .orderBy(desc(handbookEntries.at));
   return slots.flatMap((slot): HandbookEntryView[] => {
     const key = glossaryKey(slot.legend);
-    const own = rows.find((row) => row.modelId === of.modelId && row.slotId === slot.id);
+    const own = rows.find((row) => row.modelId === of.modelId && row.sourceId === slot.id);
     const other =
       own ?? rows.find((row) => key !== null && row.legend === key && row.entry !== null);
     if (other === undefined) return [];
     return [
       {
-        slotId: slot.id,
+        sourceId: slot.id,
         entry: other.entry,
         by: other.by,
         at: other.at.toISOString(),
@@ -72,16 +72,18 @@ export async function findHandbook(
   });
 }
 
-/** The panels with what was looked up at their slots. */
+/** The places with what was looked up at their slots. */
 export function withHandbook(
-  panels: readonly Panel[],
+  places: readonly Place[],
   entries: readonly HandbookEntryView[],
-): Panel[] {
-  const bySlot = new Map(entries.map(({ slotId, entry }) => [slotId, entry]));
-  return panels.map((panel) => ({
-    ...panel,
-    slots: panel.slots.map((slot) =>
-      bySlot.has(slot.id) ? { ...slot, handbook: bySlot.get(slot.id) } : slot,
+): Place[] {
+  const bySlot = new Map(entries.map(({ sourceId, entry }) => [sourceId, entry]));
+  return places.map((place) => ({
+    ...place,
+    sources: place.sources.map((source) =>
+      source.kind === 'slot' && bySlot.has(source.id)
+        ? { ...source, handbook: bySlot.get(source.id) }
+        : source,
     ),
   }));
 }
@@ -91,7 +93,7 @@ export async function putHandbookEntry(
   db: Database,
   of: HandbookOf,
   found: {
-    readonly slotId: string;
+    readonly sourceId: string;
     readonly legend: string | undefined;
     readonly entry: string | null;
     readonly userId: string;
@@ -106,9 +108,15 @@ export async function putHandbookEntry(
   };
   await db
     .insert(handbookEntries)
-    .values({ id: v7(), shopId: of.shopId, modelId: of.modelId, slotId: found.slotId, ...written })
+    .values({
+      id: v7(),
+      shopId: of.shopId,
+      modelId: of.modelId,
+      sourceId: found.sourceId,
+      ...written,
+    })
     .onConflictDoUpdate({
-      target: [handbookEntries.shopId, handbookEntries.modelId, handbookEntries.slotId],
+      target: [handbookEntries.shopId, handbookEntries.modelId, handbookEntries.sourceId],
       set: written,
     });
 }

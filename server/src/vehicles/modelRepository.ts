@@ -1,12 +1,11 @@
 import { and, count, eq, sql } from 'drizzle-orm';
 import type { BenchVehicle } from '@lucky-thread/core/bench';
-import type { Panel } from '@lucky-thread/core/vehicle';
 import type { ModelSummary, ModelView } from '@lucky-thread/contract';
 import type { Database } from '../db/database';
-import { findHandbook, withHandbook } from './handbookRepository';
 import { models, tapPoints } from '../db/schema';
+import { findPlaces } from './placeRepository';
 
-/** What lists show of a model; panels and the simulated car are fetched where they are needed. */
+/** What lists show of a model; places and the simulated car are fetched where they are needed. */
 const SUMMARY = {
   id: models.id,
   make: models.make,
@@ -37,7 +36,7 @@ export async function listModels(db: Database, shopId: string): Promise<ModelSum
   return rows.map((row) => ({ ...row, tapPointCount: byModel.get(row.id) ?? 0 }));
 }
 
-/** One model with its panels; undefined when the shop has none of that id. */
+/** One model with its places; undefined when the shop has none of that id. */
 export async function findModel(
   db: Database,
   shopId: string,
@@ -46,8 +45,6 @@ export async function findModel(
   const [row] = await db
     .select({
       ...SUMMARY,
-      panels: models.panels,
-      bunch: models.bunch,
       simulated: sql<boolean>`${models.bench} is not null`,
     })
     .from(models)
@@ -57,28 +54,12 @@ export async function findModel(
     .select({ taps: count() })
     .from(tapPoints)
     .where(and(eq(tapPoints.modelId, id), eq(tapPoints.retired, false)));
-  const handbook = await findHandbook(db, { shopId, modelId: id, make: row.make }, row.panels);
+  const found = await findPlaces(db, shopId, id);
   return {
     ...row,
-    panels: withHandbook(row.panels, handbook),
-    handbook,
+    ...(found ?? { places: [], handbook: [] }),
     tapPointCount: taps?.taps ?? 0,
   };
-}
-
-/** The panels of a model with what was looked up at their slots; undefined when the shop has none of that id. */
-export async function findPanels(
-  db: Database,
-  shopId: string,
-  id: string,
-): Promise<Panel[] | undefined> {
-  const [row] = await db
-    .select({ panels: models.panels, make: models.make })
-    .from(models)
-    .where(and(eq(models.id, id), eq(models.shopId, shopId)));
-  if (row === undefined) return undefined;
-  const { make, panels } = row;
-  return withHandbook(panels, await findHandbook(db, { shopId, modelId: id, make }, panels));
 }
 
 /** The simulated car behind a model; for the simulated meter only. */

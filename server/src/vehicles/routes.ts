@@ -21,18 +21,18 @@ export function vehicleRoutes(db: Database): Router {
     if (model === undefined) throw notFound('Vehicle model');
     response.json(model);
   });
-  router.put('/models/:modelId/handbook/:slotId', async (request, response) => {
+  router.put('/models/:modelId/handbook/:sourceId', async (request, response) => {
     const { shopId, userId } = actorOf(request);
     const modelId = idIn(request.params.modelId, 'model');
     const { entry } = checked(HandbookEntryRequest, request.body);
     const model = await findModel(db, shopId, modelId);
     if (model === undefined) throw notFound('Vehicle model');
-    const slot = slotsOf(model).find(({ id }) => id === request.params.slotId);
+    const slot = slotsOf(model).find(({ id }) => id === request.params.sourceId);
     if (slot === undefined) throw notFound('Slot');
     await putHandbookEntry(
       db,
       { shopId, modelId, make: model.make },
-      { slotId: slot.id, legend: slot.legend, entry: entry?.trim() ?? null, userId },
+      { sourceId: slot.id, legend: slot.legend, entry: entry?.trim() ?? null, userId },
     );
     response.json(await findModel(db, shopId, modelId));
   });

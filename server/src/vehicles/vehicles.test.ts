@@ -1,5 +1,6 @@
 import type { DeviceView, ModelSummary, ModelView, ProblemDocument } from '@lucky-thread/contract';
 import { readLabel } from '@lucky-thread/core/identify';
+import { panelsOf, slotsOf } from '@lucky-thread/work';
 import type { TestServer, Visitor } from '../testing/testServer';
 import { startTestServer } from '../testing/testServer';
 
@@ -22,13 +23,13 @@ describe('vehicle models', () => {
     for (const summary of models) {
       const model = await view(summary);
       expect(model.id).toBe(summary.id);
-      expect(model.panels.flatMap((panel) => panel.slots).length).toBeGreaterThan(0);
+      expect(slotsOf(model).length).toBeGreaterThan(0);
     }
   });
 
   it('have slots with an id of their own, two contacts by landmark, and a place in the grid', async () => {
     for (const summary of models) {
-      const { panels } = await view(summary);
+      const panels = panelsOf(await view(summary));
       const slots = panels.flatMap((panel) => panel.slots);
       expect(new Set(slots.map((slot) => slot.id)).size).toBe(slots.length);
       for (const panel of panels)
@@ -43,7 +44,7 @@ describe('vehicle models', () => {
 
   it('name dangerous circuits on every car, and never all of their circuits', async () => {
     for (const summary of models) {
-      const slots = (await view(summary)).panels.flatMap((panel) => panel.slots);
+      const slots = slotsOf(await view(summary));
       const blocked = slots.filter((slot) => readLabel(slot.legend).safety === 'block').length;
       expect(blocked).toBeGreaterThan(0);
       expect(blocked).toBeLessThan(slots.length / 2);

@@ -11,7 +11,7 @@ import { RADIUS, SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 
 /** What the list shows of a candidate. */
-export type ShownCandidate = Pick<WholeCandidate, 'slotId' | 'because' | 'cautions'>;
+export type ShownCandidate = Pick<WholeCandidate, 'sourceId' | 'because' | 'cautions'>;
 
 /** Props of {@link CandidateList}. */
 export interface CandidateListProps {
@@ -20,7 +20,7 @@ export interface CandidateListProps {
   readonly verdicts: ReadonlyMap<string, Verdict>;
   readonly slots: ReadonlyMap<string, Slot>;
   readonly chosenId: string | undefined;
-  readonly onChoose: (slotId: string) => void;
+  readonly onChoose: (sourceId: string) => void;
 }
 
 const SHOWN_FIRST = 3;
@@ -29,13 +29,18 @@ const SHOWN_FIRST = 3;
 export function CandidateList(props: CandidateListProps) {
   const [all, setAll] = useState(false);
   const shown = props.candidates.filter(
-    (one, index) => all || index < SHOWN_FIRST || one.slotId === props.chosenId,
+    (one, index) => all || index < SHOWN_FIRST || one.sourceId === props.chosenId,
   );
   const rest = props.candidates.length - shown.length;
   return (
     <View style={styles.list} role="radiogroup" aria-label="Slots for this feed">
       {shown.map((candidate, index) => (
-        <CandidateRow key={candidate.slotId} {...props} candidate={candidate} best={index === 0} />
+        <CandidateRow
+          key={candidate.sourceId}
+          {...props}
+          candidate={candidate}
+          best={index === 0}
+        />
       ))}
       {rest > 0 && (
         <ActionButton kind="quiet" label={`${rest} more`} onPress={() => setAll(true)} />
@@ -47,10 +52,10 @@ export function CandidateList(props: CandidateListProps) {
 function CandidateRow(props: CandidateListProps & { candidate: ShownCandidate; best: boolean }) {
   const palette = usePalette();
   const { candidate } = props;
-  const slot = props.slots.get(candidate.slotId);
-  const verdict = props.verdicts.get(candidate.slotId);
+  const slot = props.slots.get(candidate.sourceId);
+  const verdict = props.verdicts.get(candidate.sourceId);
   if (slot === undefined || verdict === undefined) return null;
-  const chosen = candidate.slotId === props.chosenId;
+  const chosen = candidate.sourceId === props.chosenId;
   return (
     <TouchableRipple
       role="radio"

@@ -34,7 +34,7 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
   const unreasoned = tapped.filter(
     ({ feed, plan }) =>
       plan.reason === undefined &&
-      rankings[feed.id]?.candidates.find((one) => one.slotId === plan.slotId)?.wantsReason !==
+      rankings[feed.id]?.candidates.find((one) => one.sourceId === plan.sourceId)?.wantsReason !==
         undefined,
   );
   if (finding.advice === undefined) return <Loading what="the candidates" />;
@@ -65,7 +65,7 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
         sets={sets}
         feeds={feeds}
         slots={slots}
-        chosen={Object.fromEntries(context.job.plan.map((one) => [one.feedId, one.slotId]))}
+        chosen={Object.fromEntries(context.job.plan.map((one) => [one.feedId, one.sourceId]))}
         busy={change.busy}
         onTake={(set) => void change.setPlan(planFor(set, context.job.plan))}
       />
@@ -90,10 +90,10 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
 
 /** The plan with a set taken. */
 function planFor(set: RankedSet, plan: readonly FeedPlanInput[]): FeedPlanInput[] {
-  return Object.entries(set.slots).map(([feedId, slotId]) =>
+  return Object.entries(set.slots).map(([feedId, sourceId]) =>
     movedTo(
       plan.find((one) => one.feedId === feedId),
-      { feedId, slotId },
+      { feedId, sourceId },
     ),
   );
 }
@@ -121,7 +121,7 @@ function NeverTap(props: { readonly blocked: readonly Blocked[]; readonly contex
     <View style={styles.never} testID="never-tap">
       <Words kind="heading">Never tap</Words>
       {props.blocked.map((one) => (
-        <Caution key={one.slotId}>{`${names.get(one.slotId) ?? ''}: ${one.reason}`}</Caution>
+        <Caution key={one.sourceId}>{`${names.get(one.sourceId) ?? ''}: ${one.reason}`}</Caution>
       ))}
     </View>
   );

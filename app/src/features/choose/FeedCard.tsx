@@ -41,9 +41,11 @@ export function FeedCard(props: FeedCardProps) {
   const { feed, context, finding, ranking, slots } = props;
   const tapped = tappedFeeds(context).find((one) => one.feed.id === feed.id);
   // A slot that serves another feed already is not offered.
-  const others = context.job.plan.filter((one) => one.feedId !== feed.id).map((one) => one.slotId);
-  const candidates = (ranking?.candidates ?? []).filter((one) => !others.includes(one.slotId));
-  const chosen = candidates.find((one) => one.slotId === tapped?.slot.id);
+  const others = context.job.plan
+    .filter((one) => one.feedId !== feed.id)
+    .map((one) => one.sourceId);
+  const candidates = (ranking?.candidates ?? []).filter((one) => !others.includes(one.sourceId));
+  const chosen = candidates.find((one) => one.sourceId === tapped?.slot.id);
   return (
     <Card testID={`feed-${feed.id}`}>
       <Words kind="title">{feed.name}</Words>
@@ -59,7 +61,9 @@ export function FeedCard(props: FeedCardProps) {
         verdicts={props.verdicts}
         slots={slots}
         chosenId={tapped?.slot.id}
-        onChoose={(slotId) => props.onChoose(movedTo(tapped?.plan, { feedId: feed.id, slotId }))}
+        onChoose={(sourceId) =>
+          props.onChoose(movedTo(tapped?.plan, { feedId: feed.id, sourceId }))
+        }
       />
       {tapped !== undefined && chosen?.wantsReason !== undefined && (
         <Reason
@@ -163,8 +167,8 @@ function UnfitList(props: {
       />
       {open &&
         props.unfit.map((one) => (
-          <Words kind="small" key={one.slotId}>
-            {`✕ ${props.slots.get(one.slotId)?.position ?? one.slotId}: ${one.constraint} ${one.wayOut}`}
+          <Words kind="small" key={one.sourceId}>
+            {`✕ ${props.slots.get(one.sourceId)?.position ?? one.sourceId}: ${one.constraint} ${one.wayOut}`}
           </Words>
         ))}
     </View>

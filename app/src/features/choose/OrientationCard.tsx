@@ -52,7 +52,9 @@ export function OrientationCard({ context, finding, tapped }: OrientationCardPro
       </Caution>
       <OrientationDrawing
         slot={slot}
-        supply={supply ?? (readings.length === 0 ? logged?.supplyContact : undefined)}
+        supply={
+          supply ?? (readings.length === 0 ? (logged?.supplyContact ?? undefined) : undefined)
+        }
       />
       {logged !== undefined && (
         <Words kind="small">

@@ -17,7 +17,7 @@ import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import { useSteadyList } from '../../workers/useSteady';
 import type { JobContext } from '@lucky-thread/work';
-import { slotsOf } from '@lucky-thread/work';
+import { panelsOf, slotsOf } from '@lucky-thread/work';
 import { FindTools } from './FindTools';
 import { FusePanel } from '../../panel/FusePanel';
 import { HandbookEntry } from './HandbookEntry';
@@ -125,12 +125,12 @@ function PanelMap({ context, finding }: PartProps) {
   const { probing, advice } = finding;
   const jobId = job.id;
   const [panelId, setPanelId] = useState<string>();
-  const panels = model.panels;
+  const panels = useMemo(() => panelsOf(model), [model]);
   const panel = panels.find((one) => one.id === panelId) ?? panels[0];
   const verdicts = useSteadyList(advice?.verdicts, sourceOf);
   const wanted = new Set(advice?.next.kind === 'visit' ? advice.next.visit.sourceIds : []);
   const touch = useCallback(
-    (slotId: string) => void dispatch(slotTouched({ jobId, slotId })),
+    (sourceId: string) => void dispatch(slotTouched({ jobId, sourceId })),
     [dispatch, jobId],
   );
   if (panel === undefined) return <Words soft>This model has no panel yet.</Words>;
@@ -152,9 +152,9 @@ function PanelMap({ context, finding }: PartProps) {
       <FusePanel
         panel={panel}
         verdicts={verdicts}
-        selectedId={probing.slotId}
+        selectedId={probing.sourceId}
         wantedIds={wanted}
-        loggedIds={new Set(taps.map((tap) => tap.slotId))}
+        loggedIds={new Set(taps.map((tap) => tap.sourceId))}
         onTouch={touch}
       />
     </View>
@@ -167,7 +167,7 @@ function ProbeDock({ context, finding, onFilled }: PartProps & { onFilled: () =>
   const jobId = context.job.id;
   const defer = useDefer(context.job);
   const follow = useFollowPlan({ jobId, advice, thinking, probing });
-  const slot = slotsOf(context.model).find((one) => one.id === probing.slotId);
+  const slot = slotsOf(context.model).find((one) => one.id === probing.sourceId);
   return (
     <View style={styles.tight}>
       <NotWorkedOut what="The plan" problem={finding.problem} onRetry={finding.retry} />
@@ -177,13 +177,13 @@ function ProbeDock({ context, finding, onFilled }: PartProps & { onFilled: () =>
         state={probing.state}
         deferred={probing.cannot}
         onFilled={onFilled}
-        onArrived={(state, slotId) => {
-          dispatch(carBroughtTo({ jobId, state, ...(slotId === undefined ? {} : { slotId }) }));
+        onArrived={(state, sourceId) => {
+          dispatch(carBroughtTo({ jobId, state, ...(sourceId === undefined ? {} : { sourceId }) }));
           // The plan may name another slot first once the car is there.
-          follow(slotId);
+          follow(sourceId);
         }}
         onDefer={(place, left) => void defer([place], left)}
-        lookUp={(slotId) => <LookUp model={context.model} slotId={slotId} />}
+        lookUp={(sourceId) => <LookUp model={context.model} sourceId={sourceId} />}
       />
       {slot === undefined ? (
         <Words kind="small" soft>
@@ -205,13 +205,15 @@ function ProbeDock({ context, finding, onFilled }: PartProps & { onFilled: () =>
 /** The field that the plan asks for, under the sentence that asks for it. */
 function LookUp({
   model,
-  slotId,
+  sourceId,
 }: {
   readonly model: JobContext['model'];
-  readonly slotId: string;
+  readonly sourceId: string;
 }) {
-  const slot = slotsOf(model).find((one) => one.id === slotId);
-  return slot === undefined ? null : <HandbookEntry key={slotId} model={model} slot={slot} asked />;
+  const slot = slotsOf(model).find((one) => one.id === sourceId);
+  return slot === undefined ? null : (
+    <HandbookEntry key={sourceId} model={model} slot={slot} asked />
+  );
 }
 
 function SlotPad(props: PartProps & { slot: Slot; onTaken: () => void }) {
@@ -258,7 +260,7 @@ function SlotPad(props: PartProps & { slot: Slot; onTaken: () => void }) {
 }
 
 function SelectedVerdict({ context, finding }: PartProps) {
-  const slot = slotsOf(context.model).find((one) => one.id === finding.probing.slotId);
+  const slot = slotsOf(context.model).find((one) => one.id === finding.probing.sourceId);
   const verdict = finding.advice?.verdicts.find((one) => one.sourceId === slot?.id);
   if (slot === undefined || verdict === undefined) return null;
   const own = finding.rows.filter((row) => row.sourceId === slot.id).map(toCoreReading);
@@ -289,7 +291,7 @@ function History({ context, finding }: PartProps) {
       <ReadingHistory
         jobId={context.job.id}
         rows={finding.rows}
-        nameOf={(slotId) => names.get(slotId) ?? slotId}
+        nameOf={(sourceId) => names.get(sourceId) ?? sourceId}
       />
     </View>
   );

@@ -11,6 +11,7 @@ import { Choice } from '../../ui/Choice';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import type { JobContext } from '@lucky-thread/work';
+import { panelsOf } from '@lucky-thread/work';
 import { InstrumentCheck } from './InstrumentCheck';
 import { LegendCheck } from './LegendCheck';
 import type { Finding } from '../../work/useFind';
@@ -49,7 +50,7 @@ export function FindTools(props: FindToolsProps) {
         />
       </View>
       {open === 'instruments' && <InstrumentCheck />}
-      {open === 'legend' && <LegendCheck panels={props.context.model.panels} />}
+      {open === 'legend' && <LegendCheck panels={panelsOf(props.context.model)} />}
       {open === 'plan' && <PlanLimits {...props} />}
     </View>
   );

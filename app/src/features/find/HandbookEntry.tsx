@@ -19,12 +19,12 @@ export interface HandbookEntryProps {
 
 /** What the handbook says of a slot: as somebody entered it, with who and when, or the field to enter it. */
 export function HandbookEntry({ model, slot, asked = false }: HandbookEntryProps) {
-  const known = model.handbook.find((one) => one.slotId === slot.id);
+  const known = model.handbook.find((one) => one.sourceId === slot.id);
   const [text, setText] = useState(known?.entry ?? '');
   const [open, setOpen] = useState(asked);
   const [enter, { isLoading, error }] = useEnterHandbookMutation();
   const send = async (entry: string | null): Promise<void> => {
-    const answer = await enter({ modelId: model.id, slotId: slot.id, body: { entry } });
+    const answer = await enter({ modelId: model.id, sourceId: slot.id, body: { entry } });
     if (!('error' in answer)) setOpen(false);
   };
   const words = text.trim();

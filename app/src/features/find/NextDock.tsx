@@ -20,7 +20,7 @@ export interface NextDockProps {
   readonly onDefer: (place: StitchPlace, deferred: boolean) => void;
   readonly onFilled: () => void;
   /** Where the handbook's words on a slot are entered. */
-  readonly lookUp: (slotId: string) => ReactNode;
+  readonly lookUp: (sourceId: string) => ReactNode;
 }
 
 /** What to do next, in one sentence, with the one button for it. */

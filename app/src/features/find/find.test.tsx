@@ -242,7 +242,7 @@ describe('NextDock', () => {
         onArrived={(to, first) => calls.push(`arrived ${to.key} ${first ?? ''}`)}
         onDefer={(place, deferred) => calls.push(`defer ${place} ${String(deferred)}`)}
         onFilled={() => calls.push('filled')}
-        lookUp={(slotId) => <Words>{`field for ${slotId}`}</Words>}
+        lookUp={(sourceId) => <Words>{`field for ${sourceId}`}</Words>}
       />,
     );
     return calls;

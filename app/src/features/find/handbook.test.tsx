@@ -25,7 +25,7 @@ describe('HandbookEntry', () => {
     fireEvent.changeText(screen.getByTestId('handbook-entry'), ' Heated seats ');
     fireEvent.press(screen.getByTestId('handbook-keep'));
     const body = { entry: 'Heated seats' };
-    expect(mockEnter).toHaveBeenCalledWith({ modelId: 'm', slotId: 'dash/F7', body });
+    expect(mockEnter).toHaveBeenCalledWith({ modelId: 'm', sourceId: 'dash/F7', body });
     await waitFor(() => expect(screen.queryByTestId('handbook-entry')).toBeNull());
   });
 
@@ -40,7 +40,7 @@ describe('HandbookEntry', () => {
     renderInApp(<HandbookEntry model={MODEL} slot={SLOT} asked />);
     fireEvent.press(screen.getByTestId('handbook-none'));
     const body = { entry: null };
-    expect(mockEnter).toHaveBeenCalledWith({ modelId: 'm', slotId: 'dash/F7', body });
+    expect(mockEnter).toHaveBeenCalledWith({ modelId: 'm', sourceId: 'dash/F7', body });
     await waitFor(() => expect(screen.queryByTestId('handbook-entry')).toBeNull());
   });
 
@@ -50,7 +50,7 @@ describe('HandbookEntry', () => {
     [null, false, 'Handbook: not listed (Mika, 2026-11-02).'],
   ])('says who looked it up and when: %s, from the glossary %s', (entry, fromGlossary, words) => {
     const handbook = [
-      { slotId: SLOT.id, entry, fromGlossary, by: 'Mika', at: '2026-11-02T09:00:00.000Z' },
+      { sourceId: SLOT.id, entry, fromGlossary, by: 'Mika', at: '2026-11-02T09:00:00.000Z' },
     ];
     renderInApp(<HandbookEntry model={{ ...MODEL, handbook }} slot={SLOT} />);
     expect(screen.getByTestId('handbook-known')).toHaveTextContent(words);

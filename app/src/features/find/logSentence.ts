@@ -2,8 +2,8 @@ import { FUNCTION_NAMES } from '@lucky-thread/core/vehicle';
 import type { JobContext } from '@lucky-thread/work';
 
 /** What the model's log says about a slot, in a sentence; undefined when it says nothing. */
-export function logSentence(context: JobContext, slotId: string): string | undefined {
-  const tap = context.taps.find((one) => one.slotId === slotId && one.jobId !== context.job.id);
+export function logSentence(context: JobContext, sourceId: string): string | undefined {
+  const tap = context.taps.find((one) => one.sourceId === sourceId && one.jobId !== context.job.id);
   if (tap === undefined) return undefined;
   const against = tap.observations.filter((one) => one.kind === 'contradicted').length;
   const name = FUNCTION_NAMES[tap.function].term;

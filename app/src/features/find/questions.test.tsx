@@ -37,10 +37,13 @@ const CONTEXT = (): JobContext => ({
     deferred: [],
   } as unknown as JobView,
   model: {
-    panels: [
+    places: [
       {
         id: 'dash',
-        slots: ['F1', 'F2'].map((position) => ({
+        kind: 'fusePanel',
+        reach: { steps: [] },
+        sources: ['F1', 'F2'].map((position) => ({
+          kind: 'slot',
           id: `dash/${position}`,
           position,
           legend: 'ACC',
@@ -128,7 +131,7 @@ describe('the worker is asked', () => {
   it('not at all for a slot that is merely touched', async () => {
     const { store } = await finding();
     await act(async () => {
-      store.dispatch(slotTouched({ jobId: JOB_ID, slotId: 'dash/F2' }));
+      store.dispatch(slotTouched({ jobId: JOB_ID, sourceId: 'dash/F2' }));
     });
     expect(mockAsked).toEqual([]);
   });

@@ -45,49 +45,49 @@ function following(advice: FindAdvice) {
   );
   const arrive = (): void => {
     act(() => {
-      store.dispatch(carBroughtTo({ jobId: JOB, state: stateAt('run'), slotId: 'F2' }));
+      store.dispatch(carBroughtTo({ jobId: JOB, state: stateAt('run'), sourceId: 'F2' }));
       hook.result.current('F2');
     });
     hook.rerender({ advice, thinking: true });
   };
-  return { ...hook, store, slotId: () => probing().slotId, arrive };
+  return { ...hook, store, sourceId: () => probing().sourceId, arrive };
 }
 
 describe('useFollowPlan', () => {
   it('takes up the slot that the plan names once the car is where it was to be brought', () => {
-    const { rerender, slotId, arrive } = following(atRun('F2', 'F1'));
+    const { rerender, sourceId, arrive } = following(atRun('F2', 'F1'));
     arrive();
-    expect(slotId()).toBe('F2');
+    expect(sourceId()).toBe('F2');
     rerender({ advice: atRun('F1'), thinking: false });
-    expect(slotId()).toBe('F1');
+    expect(sourceId()).toBe('F1');
   });
 
   it('waits for the answer that belongs to the new state', () => {
-    const { rerender, slotId, arrive } = following(atRun('F2', 'F1'));
+    const { rerender, sourceId, arrive } = following(atRun('F2', 'F1'));
     arrive();
     rerender({ advice: atRun('F9'), thinking: true });
-    expect(slotId()).toBe('F2');
+    expect(sourceId()).toBe('F2');
   });
 
   it('leaves a slot alone that the user touched', () => {
-    const { store, rerender, slotId, arrive } = following(atRun('F2', 'F1'));
+    const { store, rerender, sourceId, arrive } = following(atRun('F2', 'F1'));
     arrive();
     rerender({ advice: atRun('F1'), thinking: false });
     act(() => {
-      store.dispatch(slotTouched({ jobId: JOB, slotId: 'F7' }));
+      store.dispatch(slotTouched({ jobId: JOB, sourceId: 'F7' }));
     });
     rerender({ advice: atRun('F1'), thinking: false });
-    expect(slotId()).toBe('F7');
+    expect(sourceId()).toBe('F7');
   });
 
   it('leaves a slot alone that was touched while the answer was on its way', () => {
-    const { store, rerender, slotId, arrive } = following(atRun('F2', 'F1'));
+    const { store, rerender, sourceId, arrive } = following(atRun('F2', 'F1'));
     arrive();
     act(() => {
-      store.dispatch(slotTouched({ jobId: JOB, slotId: 'F7' }));
+      store.dispatch(slotTouched({ jobId: JOB, sourceId: 'F7' }));
     });
     rerender({ advice: atRun('F2', 'F1'), thinking: true });
     rerender({ advice: atRun('F1'), thinking: false });
-    expect(slotId()).toBe('F7');
+    expect(sourceId()).toBe('F7');
   });
 });

@@ -16,7 +16,7 @@ export function useFollowPlan(at: {
 }): (from?: string) => void {
   const dispatch = useAppDispatch();
   const { jobId, advice, thinking, probing } = at;
-  const { slotId: selected } = probing;
+  const { sourceId: selected } = probing;
   // At the start the plan's first slot is taken up, unless the user was faster.
   const due = useRef<{ readonly from: string | undefined } | undefined>(
     selected === undefined ? { from: undefined } : undefined,
@@ -28,9 +28,9 @@ export function useFollowPlan(at: {
     if (due.current === undefined || thinking || advice?.next.kind !== 'visit') return;
     due.current = undefined;
     const { place, sourceIds } = advice.next.visit;
-    const slotId = sourceIds[0];
-    if (slotId !== undefined && placeOf(probing.state) === place)
-      dispatch(slotTouched({ jobId, slotId }));
+    const sourceId = sourceIds[0];
+    if (sourceId !== undefined && placeOf(probing.state) === place)
+      dispatch(slotTouched({ jobId, sourceId }));
   }, [advice, thinking, selected, probing.state, jobId, dispatch]);
   return useCallback(
     (from = selected) => {

@@ -15,6 +15,7 @@ import { readingRequest } from '../../meter/readingRequest';
 import { StateSwitches } from '../../instruments/StateSwitches';
 import { useTakeReading } from '../../work/useTakeReading';
 import type { JobContext } from '@lucky-thread/work';
+import { bunchOf } from '@lucky-thread/work';
 import { useJobChange } from '../../work/useJobChange';
 import { nextState } from '@lucky-thread/core/vehicle';
 import { HarnessDock } from './HarnessDock';
@@ -68,7 +69,7 @@ export function HarnessScreen({ context }: { readonly context: JobContext }) {
       <HarnessLimits bench={bench} onBench={setBench} />
       <WireEditor
         wires={harness}
-        known={context.model.bunch}
+        known={bunchOf(context.model)}
         busy={change.busy}
         onWires={(wires) => void change.change({ harness: wires })}
       />

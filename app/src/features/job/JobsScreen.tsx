@@ -1,4 +1,4 @@
-import type { JobView } from '@lucky-thread/contract';
+import type { JobSummary } from '@lucky-thread/contract';
 import { PLACE_WORDS } from '@lucky-thread/core/vehicle';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
@@ -13,7 +13,7 @@ import { Empty, Failed, Loading } from '../../ui/States';
 import { usePalette } from '../../ui/ThemeProvider';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import { isDone, knotsOf, nextActionOf } from '../../work/phases';
+import { knotsOf, nextActionOf } from '../../work/phases';
 
 /** All jobs of the shop, each with its thread and what to do next. */
 export function JobsScreen() {
@@ -71,11 +71,11 @@ export function JobsScreen() {
 }
 
 /** The screen a job is taken up at. */
-function openAt(job: JobView): `/jobs/${string}/${string}` {
-  return `/jobs/${job.id}/${isDone(job) ? 'log' : job.phase}`;
+function openAt(job: JobSummary): `/jobs/${string}/${string}` {
+  return `/jobs/${job.id}/${job.done ? 'log' : job.phase}`;
 }
 
-function JobRow({ job, onOpen }: { readonly job: JobView; readonly onOpen: () => void }) {
+function JobRow({ job, onOpen }: { readonly job: JobSummary; readonly onOpen: () => void }) {
   const palette = usePalette();
   return (
     <View role="listitem">
@@ -86,15 +86,15 @@ function JobRow({ job, onOpen }: { readonly job: JobView; readonly onOpen: () =>
         style={[styles.row, { borderColor: palette.line }]}
       >
         <View style={styles.inside}>
-          <Words kind="heading">{`${job.vehicleName}, ${job.vehicle.year}`}</Words>
-          <Words soft>{job.device.name}</Words>
+          <Words kind="heading">{`${job.vehicleName}, ${job.year}`}</Words>
+          <Words soft>{job.deviceName}</Words>
           {job.deferred.length > 0 && (
             <Words kind="small" testID="job-reminder">
               △ Left for later: {job.deferred.map((place) => PLACE_WORDS[place]).join(', ')}
             </Words>
           )}
           <View style={styles.state}>
-            <JobThread knots={knotsOf({ phase: job.phase, done: isDone(job) })} />
+            <JobThread knots={knotsOf({ phase: job.phase, done: job.done })} />
             <Words kind="label" style={styles.next}>
               {nextActionOf(job)}
             </Words>

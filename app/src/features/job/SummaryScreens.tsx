@@ -30,11 +30,11 @@ export function VehicleSummary({ context }: { readonly context: JobContext }) {
       {warnings.map((warning) => (
         <Caution key={warning}>{warning}</Caution>
       ))}
-      {context.model.panels.map((panel) => (
-        <View key={panel.id}>
-          <Words kind="heading">{panel.name}</Words>
-          <Words>{panel.location}</Words>
-          {panel.access.map((step, index) => (
+      {context.model.places.map((place) => (
+        <View key={place.id}>
+          <Words kind="heading">{place.name}</Words>
+          <Words>{place.location}</Words>
+          {place.reach.steps.map((step, index) => (
             <Words key={step} kind="small" soft>{`${index + 1}. ${step}`}</Words>
           ))}
         </View>

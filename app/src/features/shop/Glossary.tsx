@@ -48,7 +48,7 @@ export function Glossary() {
       {shown.map((one) => (
         <View key={one.id} style={styles.entry} testID={`glossary-${one.id}`}>
           <View style={styles.grow}>
-            <Words>{`${one.legend ?? `${one.slotId} (no legend)`}: ${one.entry ?? 'not listed'}`}</Words>
+            <Words>{`${one.legend ?? `${one.sourceId} (no legend)`}: ${one.entry ?? 'not listed'}`}</Words>
             <Words kind="small" soft>
               {`${one.make} ${one.model}, ${one.by}, ${one.at.slice(0, 10)}`}
             </Words>
@@ -56,7 +56,7 @@ export function Glossary() {
           <ActionButton
             kind="quiet"
             label={doubted === one.id ? 'Really take it out' : 'Take out'}
-            spoken={`Take ${one.legend ?? one.slotId} out of the glossary`}
+            spoken={`Take ${one.legend ?? one.sourceId} out of the glossary`}
             testID={`drop-${one.id}`}
             disabled={isLoading}
             onPress={() => {
@@ -79,7 +79,7 @@ export function Glossary() {
 
 function matches(one: GlossaryEntryView, sought: string): boolean {
   const words = sought.trim().toLowerCase();
-  return [one.legend, one.entry, one.make, one.model, one.slotId].some((text) =>
+  return [one.legend, one.entry, one.make, one.model, one.sourceId].some((text) =>
     (text ?? '').toLowerCase().includes(words),
   );
 }

@@ -17,7 +17,7 @@ function entry(id: string, legend: string | null, words: string | null): Glossar
     id,
     make: 'Skerrick',
     model: 'Longboat',
-    slotId: `dash/${id}`,
+    sourceId: `dash/${id}`,
     legend,
     entry: words,
     by: 'Ana',

@@ -128,7 +128,8 @@ function WayRound(props: FeedSheetCardProps & { readonly sheet: FeedSheet }) {
   const { slot } = tapped;
   const orientation = orientationAt(slot.id, coreReadings(rows));
   const logged = tapOfOthers(context, slot.id);
-  const supply = orientation.kind === 'found' ? orientation.supply : logged?.supplyContact;
+  const supply =
+    orientation.kind === 'found' ? orientation.supply : (logged?.supplyContact ?? undefined);
   return (
     <View style={styles.stack}>
       <Words kind="heading">Which way round</Words>

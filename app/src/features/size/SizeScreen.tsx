@@ -19,7 +19,7 @@ import { planProblems } from './planProblems';
 /** The plan as it is being typed; what was typed for another slot is no longer meant. */
 function draftOf({ feed, plan }: TappedFeed, drafts: Drafts[string] | undefined): FeedPlanInput {
   const draft = drafts?.[feed.id];
-  return draft?.slotId === plan.slotId ? draft : plan;
+  return draft?.sourceId === plan.sourceId ? draft : plan;
 }
 
 /** Size: one sheet per tapped feed, from source to fuse, wire and joint. */

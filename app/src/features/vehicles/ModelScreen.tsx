@@ -40,7 +40,7 @@ export function ModelScreen({ modelId }: { readonly modelId: string }) {
         />
       ) : (
         logged.map((tap) => (
-          <Guard key={tap.id} what={`Tap point ${tap.slotId}`}>
+          <Guard key={tap.id} what={`Tap point ${tap.sourceId}`}>
             <TapPointCard tap={tap} model={view} />
           </Guard>
         ))
@@ -54,12 +54,12 @@ export function ModelScreen({ modelId }: { readonly modelId: string }) {
         />
       )}
       <CsvExchange modelId={modelId} />
-      <Words kind="heading">Fuse panels</Words>
-      {view.panels.map((panel) => (
-        <View key={panel.id} style={styles.panel}>
-          <Words kind="label">{panel.name}</Words>
-          <Words>{panel.location}</Words>
-          {panel.access.map((step, index) => (
+      <Words kind="heading">Places</Words>
+      {view.places.map((place) => (
+        <View key={place.id} style={styles.panel}>
+          <Words kind="label">{place.name}</Words>
+          <Words>{place.location}</Words>
+          {place.reach.steps.map((step, index) => (
             <Words kind="small" soft key={step}>{`${index + 1}. ${step}`}</Words>
           ))}
         </View>

@@ -4,7 +4,7 @@ import type { HiddenCircuits } from '../legend/hiddenCircuits';
 import type { FunctionWeights, SafetyClass } from '../legend/lexicon';
 import type { FunctionPrior, LabelReading } from '../legend/readLabel';
 import { believedOf, readWritten } from '../legend/readLabel';
-import type { Source } from '../reading/source';
+import type { ProbeSource } from '../reading/source';
 
 /** What is believed of a source before its first reading. */
 export interface Belief {
@@ -43,7 +43,7 @@ const CRITICAL_FUNCTIONS: Partial<Record<CircuitFunction, number>> = {
  * both by the model's log.
  */
 export function sourcePrior(
-  source: Pick<Source, 'legend' | 'handbook' | 'logged' | 'kind'> & {
+  source: Pick<ProbeSource, 'legend' | 'handbook' | 'logged' | 'kind'> & {
     readonly label?: LabelReading;
   },
   hidden?: HiddenCircuits,

@@ -9,7 +9,7 @@ import { labelReader } from '../legend/readLabel';
 import { HYPOTHESES, LEVEL_ROWS, levelRowOf } from '../circuit/hypotheses';
 import type { Belief } from './sourcePrior';
 import { sourcePrior } from './sourcePrior';
-import type { Source } from '../reading/source';
+import type { ProbeSource } from '../reading/source';
 
 /** What is the same for every source, and from one question to the next; worked out once. */
 export interface Workings {
@@ -22,7 +22,7 @@ export interface Workings {
   /** How well each entry of `LEVEL_ROWS` agrees with what was seen. */
   readonly agreementsWith: (seen: PerLevel) => Float64Array;
   /** What is believed of each source of a panel beforehand; slots with the same legend and nothing logged share it. */
-  readonly beliefsIn: (sources: readonly Source[]) => (source: Source) => Belief;
+  readonly beliefsIn: (sources: readonly ProbeSource[]) => (source: ProbeSource) => Belief;
   /** Reads legends, each once. */
   readonly read: (written: Written) => LabelReading;
 }

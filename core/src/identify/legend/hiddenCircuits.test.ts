@@ -1,7 +1,7 @@
 import { advise } from '../advise';
 import { hiddenCircuits } from './hiddenCircuits';
 import { readWritten } from './readLabel';
-import type { Source } from '../reading/source';
+import type { ProbeSource } from '../reading/source';
 import { sourcePrior } from '../belief/sourcePrior';
 import { PARKED } from '../../vehicle';
 
@@ -9,7 +9,7 @@ import { PARKED } from '../../vehicle';
 const COMPLETE =
   'METER IGN RADIO CIG DOME BAT TAIL RR_DEF A/BAG ABS STOP WIPER ACC P/WDW SUNROOF HORN'.split(' ');
 
-function panel(legends: readonly (string | undefined)[]): Source[] {
+function panel(legends: readonly (string | undefined)[]): ProbeSource[] {
   return legends.map((legend, index) => ({
     id: `F${index + 1}`,
     name: `F${index + 1}`,

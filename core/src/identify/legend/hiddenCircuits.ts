@@ -1,7 +1,7 @@
 import type { FunctionWeights } from './lexicon/entry';
 import { CONSTANT, COURTESY, GAUGES, IGNITION, LAMPS, RADIO, RUN, SOCKET } from './lexicon/entry';
 import type { LabelReading, Written } from './readLabel';
-import type { Source } from '../reading/source';
+import type { ProbeSource } from '../reading/source';
 
 /** A circuit that nearly every interior panel has. */
 interface StandardCircuit {
@@ -57,7 +57,7 @@ const MOST_HIDDEN = 0.8;
  * them: where no legend names the instruments, they hang on a slot whose legend is gone.
  */
 export function hiddenCircuits(
-  sources: readonly Source[],
+  sources: readonly ProbeSource[],
   read: (written: Written) => LabelReading,
 ): HiddenCircuits {
   const labels = sources.filter(({ kind }) => kind !== 'wire').map(read);

@@ -3,7 +3,7 @@ import type { Meeting, Need } from './needs';
 import { meetingOf } from './needs';
 import type { LabelReading, Written } from '../legend/readLabel';
 import { readWritten } from '../legend/readLabel';
-import type { Source } from '../reading/source';
+import type { ProbeSource } from '../reading/source';
 import type { Verdict } from '../verdict/verdict';
 
 /** How far testing goes: until the feeds are served, or until each of their functions can be named for the log. */
@@ -12,7 +12,7 @@ export type Until = 'role' | 'function';
 /** The sources and verdicts that needs are filled from. */
 export interface Field {
   /** By id. */
-  readonly sources: ReadonlyMap<string, Source>;
+  readonly sources: ReadonlyMap<string, ProbeSource>;
   /** By source id. */
   readonly verdicts: ReadonlyMap<string, Verdict>;
   /** What is asked for, with what it takes to meet it. */
@@ -29,7 +29,7 @@ export interface Field {
 
 /** Prepares a field: which sources may serve is settled once. */
 export function fieldOf(
-  sources: readonly Source[],
+  sources: readonly ProbeSource[],
   verdicts: readonly Verdict[],
   asked: {
     readonly needs: readonly Need[];
@@ -58,6 +58,6 @@ export function fieldOf(
 }
 
 /** Blocked legends are never probed; positions without a fuse or without a fitting tap aren't worth it. */
-export function isCandidate(source: Source): boolean {
+export function isCandidate(source: ProbeSource): boolean {
   return source.fitted && source.tappable && readWritten(source).safety !== 'block';
 }

@@ -1,11 +1,15 @@
 import { PARKED, stateAt } from '../../vehicle';
-import type { Need, Reading, Source } from '../index';
+import type { Need, Reading, ProbeSource } from '../index';
 import { advise } from '../index';
 
 const CONSTANT: Need = { id: 'memory', role: 'constant' };
 const SWITCHED: Need = { id: 'switched', role: 'switched' };
 
-function source(id: string, legend: string | undefined, more: Partial<Source> = {}): Source {
+function source(
+  id: string,
+  legend: string | undefined,
+  more: Partial<ProbeSource> = {},
+): ProbeSource {
   return { id, name: id, legend, fitted: true, tappable: true, logged: undefined, ...more };
 }
 

@@ -7,7 +7,7 @@ import { fieldOf } from '../need/field';
 import type { Need } from '../need/needs';
 import { pursuitsFor } from './pursuit';
 import type { Reading } from '../reading/reading';
-import type { Source } from '../reading/source';
+import type { ProbeSource } from '../reading/source';
 import { judgeSource as judge } from '../judgeSource';
 
 const MEMORY: Need = { id: 'memory', role: 'constant' };
@@ -16,7 +16,7 @@ const STEADY: Need = { id: 'steady', role: 'switched', holdsCranking: true };
 const DIM: Need = { id: 'dim', role: 'illumination' };
 const PARKED_NOW = { state: PARKED, cannot: [], lamp: false };
 
-function sourcesOf(legends: readonly (string | undefined)[]): Source[] {
+function sourcesOf(legends: readonly (string | undefined)[]): ProbeSource[] {
   return legends.map((legend, index) => ({
     id: `F${index + 1}`,
     name: `F${index + 1}`,

@@ -18,7 +18,7 @@ export interface LoggedClaim {
 export const TRUSTED_CLAIM = 0.97;
 
 /** A place that could feed a device, as the identification sees it: nothing of the truth, only what is printed and logged. */
-export interface Source {
+export interface ProbeSource {
   readonly id: string;
   /** Name used in instructions, e.g. "F12". */
   readonly name: string;

@@ -1,9 +1,9 @@
 import { stateAt } from '../../vehicle';
 import type { StitchPlace } from '../../vehicle';
-import type { Reading, ReadingValue, Source } from '../index';
+import type { Reading, ReadingValue, ProbeSource } from '../index';
 import { describeStitch, judge, stitchOf } from '../index';
 
-function source(more: Partial<Source>): Source {
+function source(more: Partial<ProbeSource>): ProbeSource {
   return {
     id: 'F1',
     name: 'F1',

@@ -1,7 +1,7 @@
 import type { LexiconEntry } from '../legend/lexicon';
 import type { Posterior } from '../belief/posterior';
 import type { LabelReading } from '../legend/readLabel';
-import type { Source } from '../reading/source';
+import type { ProbeSource } from '../reading/source';
 
 /** A circuit to keep away from. */
 export interface Fence {
@@ -16,7 +16,7 @@ const LIKELY = 0.5;
 
 /** Whether a source is fenced off: by its legend, or by what the readings make of it. */
 export function fenceOf(
-  source: Pick<Source, 'kind'>,
+  source: Pick<ProbeSource, 'kind'>,
   label: LabelReading,
   given: Posterior,
 ): Fence | undefined {

@@ -12,7 +12,7 @@ import { isPlain, senseOf } from '../reading/reading';
 import type { Posterior } from '../belief/posterior';
 import { HYPOTHESES, isLive } from '../circuit/hypotheses';
 import { fenceOf } from './fence';
-import type { LoggedClaim, Source } from '../reading/source';
+import type { LoggedClaim, ProbeSource } from '../reading/source';
 import { TRUSTED_CLAIM } from '../reading/source';
 import type { Belief } from '../belief/sourcePrior';
 import { sourcePrior } from '../belief/sourcePrior';
@@ -39,7 +39,11 @@ export interface JudgeMeans {
  * What the readings of a source say it is. Never names a constant whose sleep, or an accessory whose crank or door,
  * nobody has seen: then it says what is unresolved.
  */
-export function judge(source: Source, readings: readonly Reading[], means: JudgeMeans): Verdict {
+export function judge(
+  source: ProbeSource,
+  readings: readonly Reading[],
+  means: JudgeMeans,
+): Verdict {
   const own = readings.filter((reading) => reading.sourceId === source.id);
   const label = means.read(source);
   const given = means.posterior(means.belief ?? sourcePrior({ ...source, label }), own);
@@ -76,7 +80,7 @@ function rankFunctions(given: Posterior): Verdict['ranked'] {
 
 /** Places seen here or, for the function that the log claims and a live reading here confirms, in the log. */
 function missingFor(
-  source: Source,
+  source: ProbeSource,
   leading: CircuitFunction,
   own: readonly Reading[],
 ): readonly LookAlike[] {

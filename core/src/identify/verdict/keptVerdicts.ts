@@ -1,12 +1,12 @@
 import type { VehicleState } from '../../vehicle';
 import type { Reading, ReadingValue } from '../reading/reading';
-import type { Source } from '../reading/source';
+import type { ProbeSource } from '../reading/source';
 import type { Belief } from '../belief/sourcePrior';
 import type { Verdict } from './verdict';
 
 /** What a verdict follows from. */
 export interface Grounds {
-  readonly source: Source;
+  readonly source: ProbeSource;
   readonly belief: Belief;
   /** The source's own readings. */
   readonly own: readonly Reading[];

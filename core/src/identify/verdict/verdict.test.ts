@@ -2,11 +2,11 @@ import fc from 'fast-check';
 import type { CircuitFunction, StitchPlace } from '../../vehicle';
 import { STITCH_PLACES, stateAt } from '../../vehicle';
 import type { Reading, ReadingValue } from '../reading/reading';
-import type { Source } from '../reading/source';
+import type { ProbeSource } from '../reading/source';
 import { describeStitch } from '../reading/stitch';
 import { judgeSource as judge } from '../judgeSource';
 
-const SOURCE: Source = {
+const SOURCE: ProbeSource = {
   id: 'F1',
   name: 'F1',
   legend: undefined,

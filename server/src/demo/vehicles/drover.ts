@@ -45,8 +45,7 @@ export const drover: DemoVehicle = {
   steering: ['right'],
   keyType: 'key',
   use: 'vet’s pick-up',
-  panels: [panelFrom(FOOTWELL)],
-  bunch: bunchFrom(BUNCH),
+  places: [panelFrom(FOOTWELL), bunchFrom(BUNCH)],
   bench: benchFrom(
     { restV: 12.35, internalOhm: 0.011, crankingA: 220, chargingV: 13.9 },
     [FOOTWELL],

@@ -22,9 +22,9 @@ export async function* tapsAsCsv(
 function cellsOf(tap: TapPointView): string[] {
   const cells: Record<(typeof TAP_CSV_COLUMNS)[number], string | number> = {
     id: tap.id,
-    slot: tap.slotId,
+    slot: tap.sourceId,
     function: tap.function,
-    supply_contact: tap.supplyContact,
+    supply_contact: tap.supplyContact ?? '',
     year_from: tap.yearFrom,
     year_to: tap.yearTo,
     trim: tap.trim,

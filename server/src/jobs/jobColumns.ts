@@ -1,0 +1,49 @@
+import type { FeedInput, FeedPlanInput, HarnessWireInput } from '@lucky-thread/contract';
+import { sql } from 'drizzle-orm';
+import { jobs, models, users } from '../db/schema';
+
+/** What a list shows of jobs, from jobs with their model. */
+export const SUMMARY_COLUMNS = {
+  job: jobs,
+  model: {
+    make: models.make,
+    model: models.model,
+    generation: models.generation,
+    yearFrom: models.yearFrom,
+    yearTo: models.yearTo,
+  },
+  // To the microsecond, as a page's end must name it.
+  touched: sql<string>`${jobs.updatedAt}::text`,
+  done: sql<boolean>`not exists (
+    select from job_feeds f where f.job_id = ${jobs.id} and f.role <> 'ground' and not exists (
+      select from tap_points t where t.job_id = f.job_id and t.feed_id = f.id and not t.retired))`,
+};
+
+/** What a job's view is made of, from jobs with their model and maker: its rows come along as lists, in one statement. */
+export const JOB_COLUMNS = {
+  job: jobs,
+  model: SUMMARY_COLUMNS.model,
+  createdBy: users.name,
+  feeds: sql<FeedInput[]>`(
+    select coalesce(json_agg(json_strip_nulls(json_build_object('id', f.id, 'name', f.name, 'role', f.role,
+      'currentA', f.current_a, 'inrushA', f.inrush_a, 'inrushS', f.inrush_s, 'standbyA', f.standby_a,
+      'leadColour', f.lead_colour, 'holdsCranking', f.holds_cranking, 'liveInAcc', f.live_in_acc))
+      order by f.position), '[]')
+    from job_feeds f where f.job_id = ${jobs.id})`,
+  plan: sql<FeedPlanInput[]>`(
+    select coalesce(json_agg(json_strip_nulls(json_build_object('feedId', p.feed_id, 'sourceId', p.source_id,
+      'oneWayM', p.one_way_m, 'returnPath', p.return_path, 'reason', p.reason, 'measuredA', p.measured_a,
+      'sharedA', p.shared_a, 'ground', p.ground, 'sizing', p.sizing,
+      'proofs', (select json_agg(s.kind order by s.shown_at, s.id) from proofs s
+        where s.job_id = p.job_id and s.feed_id = p.feed_id and s.withdrawn_at is null)))
+      order by f.position), '[]')
+    from feed_plans p join job_feeds f on f.job_id = p.job_id and f.id = p.feed_id
+    where p.job_id = ${jobs.id})`,
+  wires: sql<HarnessWireInput[]>`(
+    select coalesce(json_agg(json_strip_nulls(json_build_object('id', w.id, 'name', w.name, 'colour', w.colour,
+      'tapedWith', w.taped_with)) order by w.position), '[]')
+    from job_wires w where w.job_id = ${jobs.id})`,
+  loggedFeedIds: sql<string[]>`(
+    select coalesce(json_agg(t.feed_id order by t.logged_at, t.id), '[]') from tap_points t
+    where t.job_id = ${jobs.id} and t.feed_id is not null and not t.retired)`,
+};
