@@ -180,7 +180,7 @@ it('wants login and password', () => {
 it('reads numbers out of a CSV row, and takes an empty cell for none', () => {
   const row = {
     id: '01890a5d-ac96-774b-bcce-b302099a8057',
-    slot: 'dash/F1',
+    source: 'dash/F1',
     function: 'constant',
     supply_contact: 'a',
     year_from: '2019',

@@ -10,7 +10,7 @@ import { InRange } from './rules/fields';
 /** Columns of a tap point in CSV, in order. */
 export const TAP_CSV_COLUMNS = [
   'id',
-  'slot',
+  'source',
   'function',
   'supply_contact',
   'year_from',
@@ -35,18 +35,18 @@ export class TapCsvRow {
   @IsUUID('7', { message: 'id must be a UUID version 7' })
   id!: string;
 
-  /** Slot id. */
+  /** Source id: of a slot, wire, cavity or stud. */
   @IsString()
   @Length(1, 80)
-  slot!: string;
+  source!: string;
 
   /** Circuit function. */
   @IsIn(CIRCUIT_FUNCTIONS, { message: `function must be one of ${CIRCUIT_FUNCTIONS.join(', ')}` })
   function!: CircuitFunction;
 
-  /** Contact that the supply enters. */
-  @IsIn(['a', 'b'], { message: 'supply_contact must be a or b' })
-  supply_contact!: 'a' | 'b';
+  /** Contact that the supply enters; empty where there are no contacts. */
+  @IsIn(['a', 'b', ''], { message: 'supply_contact must be a or b, or empty at a wire' })
+  supply_contact!: 'a' | 'b' | '';
 
   /** First model year. */
   @Transform(asNumber)

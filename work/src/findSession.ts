@@ -2,61 +2,97 @@ import { needsOf, toTapClaim } from '@lucky-thread/contract';
 import type { JobView, ModelView, TapPointView } from '@lucky-thread/contract';
 import { tapFit, tooSmallFor } from '@lucky-thread/core/choose';
 import { loggedClaim } from '@lucky-thread/core/evidence';
-import type { FindSession, Reading, ProbeSource } from '@lucky-thread/core/identify';
-import { inrushOf } from './jobFeeds';
-import { slotsOf } from './sources';
+import type { TapClaim } from '@lucky-thread/core/evidence';
+import type { FindSession, ProbeSource, Reading } from '@lucky-thread/core/identify';
+import { isConductor } from '@lucky-thread/core/vehicle';
+import { heavyFeeds, inrushOf, titleOf } from './jobFeeds';
+import type { PlacedSource } from './sources';
+import { jobSourcesOf, slotsOf } from './sources';
 
 /** What a session is made of: a job, its model, and what other jobs logged on the model. */
 export interface SessionOf {
-  readonly job: Pick<JobView, 'id' | 'device' | 'vehicle'>;
+  readonly job: Pick<JobView, 'id' | 'device' | 'vehicle' | 'harness'>;
   readonly model: Pick<ModelView, 'places'>;
   readonly taps: readonly TapPointView[];
 }
 
-/** Where the installer is, and how far testing goes. */
 export type ProbingOf = Pick<FindSession, 'state' | 'cannot' | 'until' | 'lamp' | 'handbook'>;
 
 /**
- * A job's probing as the identification takes it; app and server judge this one session. What this very job logged is
- * no evidence for itself.
+ * A job's probing as the identification takes it, over all sources together; app and server judge this one session.
+ * What this very job logged is no evidence for itself, and feeds that no slot can carry are not searched for.
  *
- * @param readings those that count; ones at other places than the model's slots are left out
+ * @param readings those that count; ones at other sources than the job's are left out
  */
 export function findSessionOf(
   of: SessionOf,
   readings: readonly Reading[],
   probing: ProbingOf,
 ): FindSession {
-  const claims = of.taps.filter((tap) => tap.jobId !== of.job.id).map(toTapClaim);
-  const slots = slotsOf(of.model);
-  const known = new Set(slots.map((slot) => slot.id));
-  const sources = slots.map((slot): ProbeSource => ({
-    id: slot.id,
-    name: slot.position,
-    legend: slot.legend,
-    handbook: slot.handbook,
-    fitted: slot.ratingA !== undefined,
-    tappable: tapFit(slot).fits,
-    ratingA: slot.ratingA,
-    logged: loggedClaim(slot.id, claims, of.job.vehicle),
-  }));
+  const others = of.taps.filter((tap) => tap.jobId !== of.job.id);
+  const claims = others.map(toTapClaim);
+  const placed = jobSourcesOf({ ...of, taps: others });
+  const touched = new Set(readings.map((reading) => reading.sourceId));
+  const opened = new Set([
+    ...placed.filter(({ source }) => touched.has(source.id)).map(({ place }) => place.id),
+    // What the job has laid out lies open.
+    ...placed
+      .filter(({ source }) => of.job.harness.some((wire) => wire.id === source.id))
+      .map(({ place }) => place.id),
+  ]);
+  const sources = placed.flatMap((one) => probed(one, { of, claims, opened }) ?? []);
+  const known = new Set(sources.map((source) => source.id));
+  const heavy = new Set(heavyFeeds(of).map((feed) => feed.id));
   return {
     sources,
     readings: readings.filter((reading) => known.has(reading.sourceId)),
-    needs: needsOf(of.job.device).map((need) => ({
-      ...need,
-      excluded: excludedFor(of, need.id),
-    })),
+    needs: needsOf(of.job.device)
+      .filter((need) => !heavy.has(need.id))
+      .map((need) => ({ ...need, excluded: excludedFor(of, need.id) })),
     ...probing,
   };
 }
 
-/** Slots too small for a feed's fuse; where none is large enough all stay, so that Choose can say why. */
+/** A source as the identification sees it; undefined for what is not identified by reading: studs, grounds, relay sockets. */
+function probed(
+  { source, place }: PlacedSource,
+  given: {
+    readonly of: SessionOf;
+    readonly claims: readonly TapClaim[];
+    readonly opened: ReadonlySet<string>;
+  },
+): ProbeSource | undefined {
+  const logged = loggedClaim(source.id, given.claims, given.of.job.vehicle);
+  const { seconds } = place.reach;
+  const reach = seconds === undefined || given.opened.has(place.id) ? {} : { reachS: seconds };
+  if (source.kind === 'slot')
+    return {
+      id: source.id,
+      name: source.position,
+      legend: source.legend,
+      handbook: source.handbook,
+      fitted: source.ratingA !== undefined,
+      tappable: tapFit(source).fits,
+      ratingA: source.ratingA,
+      logged,
+      ...reach,
+    };
+  if (!isConductor(source)) return undefined;
+  return {
+    kind: 'wire',
+    id: source.id,
+    name: titleOf(source),
+    legend: undefined,
+    fitted: true,
+    tappable: source.tapedWith === undefined,
+    logged,
+    ...reach,
+  };
+}
+
+/** Slots too small for a feed's fuse. */
 function excludedFor(of: SessionOf, feedId: string): string[] {
   const feed = of.job.device.feeds.find((one) => one.id === feedId);
   if (feed === undefined) return [];
-  const slots = slotsOf(of.model);
-  const small = tooSmallFor({ currentA: feed.currentA, inrush: inrushOf(feed) }, slots);
-  const fitted = slots.filter((slot) => slot.ratingA !== undefined && tapFit(slot).fits);
-  return small.length < fitted.length ? small : [];
+  return tooSmallFor({ currentA: feed.currentA, inrush: inrushOf(feed) }, slotsOf(of.model));
 }

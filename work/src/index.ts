@@ -4,12 +4,21 @@ export { findSessionOf } from './findSession';
 export type { ProbingOf, SessionOf } from './findSession';
 export { tapOfOthers } from './jobContext';
 export type { JobContext } from './jobContext';
-export { slotFeeds, tappedFeeds } from './jobFeeds';
+export { heavyFeeds, isAtSlot, isAtWire, slotFeeds, tappedFeeds, titleOf } from './jobFeeds';
 export type { FeedsOf, SlotFeed, TappedFeed } from './jobFeeds';
 export { logFindingsOf } from './logFindings';
 export type { LogFindings } from './logFindings';
-export { plannedTapsOf } from './plannedTaps';
+export { jointOf, plannedTapsOf } from './plannedTaps';
 export { setsInputOf } from './setsInput';
 export { sheetGivenOf } from './sheetGiven';
-export { bunchOf, panelsOf, slotsOf, sourcesOf } from './sources';
+export {
+  BUNCH_PLACE,
+  bunchOf,
+  jobSourcesOf,
+  loomsOf,
+  panelsOf,
+  slotsOf,
+  sourcesOf,
+} from './sources';
+export type { PlacedSource, SourcesOf } from './sources';
 export { contactReadings, orientationAt, supplyLandmarkOf } from './supplySide';

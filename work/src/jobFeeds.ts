@@ -1,22 +1,24 @@
 import type { FeedInput, FeedPlanInput, JobView, ModelView } from '@lucky-thread/contract';
+import { tapFit, tooSmallFor } from '@lucky-thread/core/choose';
 import type { NeedRole } from '@lucky-thread/core/identify';
 import type { Inrush } from '@lucky-thread/core/size';
-import type { Slot } from '@lucky-thread/core/vehicle';
-import { slotsOf } from './sources';
+import type { Conductor, SlotSource, Source } from '@lucky-thread/core/vehicle';
+import { isConductor, markOf, nameOf } from '@lucky-thread/core/vehicle';
+import { jobSourcesOf, slotsOf } from './sources';
 
-/** A feed that a slot has to fill. */
+/** A feed that a source of the car has to fill. */
 export type SlotFeed = FeedInput & { readonly role: NeedRole };
 
-/** A feed with its chosen slot. */
-export interface TappedFeed {
+/** A feed with its chosen source. */
+export interface TappedFeed<Of extends Source = Source> {
   readonly feed: SlotFeed;
   readonly plan: FeedPlanInput;
-  readonly slot: Slot;
+  readonly source: Of;
 }
 
-/** A job and its model, as far as feeds and slots go. */
+/** A job and its model, as far as feeds and sources go. */
 export interface FeedsOf {
-  readonly job: Pick<JobView, 'device' | 'plan'>;
+  readonly job: Pick<JobView, 'device' | 'plan' | 'harness'>;
   readonly model: Pick<ModelView, 'places'>;
 }
 
@@ -27,17 +29,52 @@ export function inrushOf({ inrushA, inrushS }: FeedInput): Inrush | undefined {
     : { peakA: inrushA, peakS: inrushS };
 }
 
-/** The device's feeds that need a slot. */
-export function slotFeeds({ job }: Pick<FeedsOf, 'job'>): SlotFeed[] {
+/** The device's feeds that need a source. */
+export function slotFeeds({ job }: { readonly job: Pick<JobView, 'device'> }): SlotFeed[] {
   return job.device.feeds.filter((feed): feed is SlotFeed => feed.role !== 'ground');
 }
 
-/** The feeds whose slot has been chosen, in the device's order. */
+/** The feeds whose source has been chosen, in the device's order. */
 export function tappedFeeds(of: FeedsOf): TappedFeed[] {
-  const slots = new Map(slotsOf(of.model).map((slot) => [slot.id, slot]));
+  const planned = of.job.plan.map((one) => ({ sourceId: one.sourceId }));
+  const sources = new Map(
+    jobSourcesOf({ ...of, taps: planned }).map(({ source }) => [source.id, source]),
+  );
   return slotFeeds(of).flatMap((feed) => {
     const plan = of.job.plan.find((one) => one.feedId === feed.id);
-    const slot = slots.get(plan?.sourceId ?? '');
-    return plan === undefined || slot === undefined ? [] : [{ feed, plan, slot }];
+    const source = sources.get(plan?.sourceId ?? '');
+    return plan === undefined || source === undefined ? [] : [{ feed, plan, source }];
   });
+}
+
+/** Whether a feed is tapped in a slot. */
+export function isAtSlot(tapped: TappedFeed): tapped is TappedFeed<SlotSource> {
+  return tapped.source.kind === 'slot';
+}
+
+/** Whether a feed is spliced to a wire. */
+export function isAtWire(tapped: TappedFeed): tapped is TappedFeed<Conductor> {
+  return isConductor(tapped.source);
+}
+
+/** What a source is called on screens: its name, and what one goes by there. */
+export function titleOf(source: Source): string {
+  return `${nameOf(source)} ${markOf(source) ?? (source.kind === 'slot' ? '(no legend)' : '')}`.trim();
+}
+
+/** Feeds too heavy for every slot of the model: searching panels for them would be in vain. */
+export function heavyFeeds({
+  job,
+  model,
+}: {
+  readonly job: Pick<JobView, 'device'>;
+  readonly model: Pick<ModelView, 'places'>;
+}): SlotFeed[] {
+  const slots = slotsOf(model).filter((slot) => slot.ratingA !== undefined && tapFit(slot).fits);
+  if (slots.length === 0) return [];
+  return slotFeeds({ job }).filter(
+    (feed) =>
+      tooSmallFor({ currentA: feed.currentA, inrush: inrushOf(feed) }, slots).length ===
+      slots.length,
+  );
 }

@@ -1,26 +1,26 @@
 import { shownOf } from '@lucky-thread/contract';
 import type { FieldProblem, TapPointView } from '@lucky-thread/contract';
 import type { Reading, Verdict } from '@lucky-thread/core/identify';
-import type { Slot } from '@lucky-thread/core/vehicle';
+import type { Source } from '@lucky-thread/core/vehicle';
 import { PLACE_WORDS, placeOf } from '@lucky-thread/core/vehicle';
 import type { JobContext } from './jobContext';
 import { tapOfOthers } from './jobContext';
 import { orientationAt } from './supplySide';
 
-/** What a job's readings say of a slot, as it goes into the log, or what is missing for that. */
+/** What a job's readings say of a source, as it goes into the log, or what is missing for that. */
 export type LogFindings =
   | ({ readonly ok: true } & Pick<TapPointView, 'function' | 'supplyContact' | 'readings'>)
   | { readonly ok: false; readonly problem: FieldProblem };
 
 /**
- * What the readings say of a slot for the model's log: app and server ask the same.
+ * What the readings say of a source for the model's log: app and server ask the same.
  *
- * @param verdict the identification's on the slot, over the whole session
+ * @param verdict the identification's on the source, over the whole session
  * @param readings those of the job that count
  */
 export function logFindingsOf(
   context: Pick<JobContext, 'taps'> & { readonly job: Pick<JobContext['job'], 'id'> },
-  slot: Pick<Slot, 'id'>,
+  source: Pick<Source, 'id' | 'kind'>,
   found: { readonly verdict: Verdict | undefined; readonly readings: readonly Reading[] },
 ): LogFindings {
   const { verdict } = found;
@@ -29,12 +29,8 @@ export function logFindingsOf(
     const message = `${verdict?.headline ?? 'No verdict'}. Still to be seen: ${open === '' ? 'a reading' : open}`;
     return { ok: false, problem: { path: 'function', message } };
   }
-  const own = found.readings.filter((reading) => reading.sourceId === slot.id);
-  const orientation = orientationAt(slot.id, own);
-  const supplyContact =
-    orientation.kind === 'found'
-      ? orientation.supply
-      : (tapOfOthers(context, slot.id)?.supplyContact ?? undefined);
+  const own = found.readings.filter((reading) => reading.sourceId === source.id);
+  const supplyContact = source.kind === 'slot' ? supplyAt(context, source.id, own) : null;
   if (supplyContact === undefined)
     return {
       ok: false,
@@ -44,4 +40,15 @@ export function logFindingsOf(
     .filter((one) => one.contact === undefined)
     .map((one) => ({ place: placeOf(one.state), ...shownOf(one.value) }));
   return { ok: true, function: verdict.function, supplyContact, readings };
+}
+
+/** The contact that the supply of a slot enters: as read here, else as another job logged it; undefined when nobody has. */
+function supplyAt(
+  context: Parameters<typeof tapOfOthers>[0],
+  sourceId: string,
+  own: readonly Reading[],
+): 'a' | 'b' | undefined {
+  const orientation = orientationAt(sourceId, own);
+  if (orientation.kind === 'found') return orientation.supply;
+  return tapOfOthers(context, sourceId)?.supplyContact ?? undefined;
 }

@@ -3,7 +3,7 @@ import type { SetsInput } from '@lucky-thread/core/choose';
 import type { Verdict } from '@lucky-thread/core/identify';
 import type { JobContext } from './jobContext';
 import { inrushOf, slotFeeds } from './jobFeeds';
-import { panelsOf } from './sources';
+import { loomsOf, panelsOf } from './sources';
 
 /** What the sources of a job's feeds are ranked from, all feeds together. */
 export function setsInputOf(
@@ -17,6 +17,7 @@ export function setsInputOf(
   );
   return {
     panels: panelsOf(model),
+    looms: loomsOf({ job, model, taps }),
     verdicts,
     measuredA: bySlot(job.plan, 'measuredA'),
     sharedA: bySlot(job.plan, 'sharedA'),

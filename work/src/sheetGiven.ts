@@ -1,5 +1,7 @@
 import type { SheetGiven } from '@lucky-thread/core/choose';
 import type { FeedSize } from '@lucky-thread/core/size';
+import type { Conductor, Slot, Source } from '@lucky-thread/core/vehicle';
+import { isConductor } from '@lucky-thread/core/vehicle';
 import type { JobContext } from './jobContext';
 import type { TappedFeed } from './jobFeeds';
 
@@ -8,19 +10,20 @@ const STUD_MM = 6;
 /** The commonest ground wire in a cabin harness, mm². Common practice. */
 const HARNESS_GROUND_MM2 = 1;
 
-/** What a tapped feed's sheet is made from; undefined for a slot whose rating nobody knows. */
+/** What a tapped feed's sheet is made from; undefined for a slot whose rating nobody knows, and what is neither slot nor wire. */
 export function sheetGivenOf(
   context: Pick<JobContext, 'job' | 'settings'>,
-  { feed, slot, plan }: TappedFeed,
+  { feed, source, plan }: TappedFeed,
   of: {
     readonly size: FeedSize;
     /** Cross-section of the lead that is crimped, mm²; the size's own when left out. */
     readonly leadMm2?: number | undefined;
   },
 ): SheetGiven | undefined {
-  if (slot.ratingA === undefined) return undefined;
+  const at = joinedAt(source);
+  if (at === undefined) return undefined;
   return {
-    slot: { ...slot, ratingA: slot.ratingA },
+    ...at,
     currentA: feed.currentA,
     measuredA: plan.measuredA,
     sharedA: plan.sharedA,
@@ -35,4 +38,15 @@ export function sheetGivenOf(
       harnessMm2: HARNESS_GROUND_MM2,
     },
   };
+}
+
+function joinedAt(
+  source: Source,
+):
+  | { readonly slot: Slot & { readonly ratingA: number } }
+  | { readonly wire: Conductor }
+  | undefined {
+  if (isConductor(source)) return { wire: source };
+  if (source.kind !== 'slot' || source.ratingA === undefined) return undefined;
+  return { slot: { ...source, ratingA: source.ratingA } };
 }

@@ -1,8 +1,14 @@
-import type { HarnessWireInput, ModelView } from '@lucky-thread/contract';
-import type { Panel, SlotSource, Source } from '@lucky-thread/core/vehicle';
-import { panelsIn } from '@lucky-thread/core/vehicle';
+import type { HarnessWireInput, JobView, ModelView, TapPointView } from '@lucky-thread/contract';
+import type { Loom } from '@lucky-thread/core/choose';
+import type { Conductor, Panel, Place, SlotSource, Source } from '@lucky-thread/core/vehicle';
+import { isConductor, panelsIn } from '@lucky-thread/core/vehicle';
 
 type Placed = Pick<ModelView, 'places'>;
+
+/** Place that a job's own wires lie in, as their ids begin. */
+export const BUNCH_PLACE = 'harness';
+/** What it is called where the model does not know it. */
+const BUNCH_NAME = 'Bunch of wires';
 
 /** All sources of a model, place by place. */
 export function sourcesOf({ places }: Placed): Source[] {
@@ -21,20 +27,95 @@ export function panelsOf({ places }: Placed): Panel[] {
 
 /** The wires of a model's looms as a job lays them out; empty where none is known. */
 export function bunchOf({ places }: Placed): HarnessWireInput[] {
-  return places.flatMap((place) =>
-    place.kind !== 'loom'
-      ? []
-      : place.sources.flatMap((source): HarnessWireInput[] =>
-          source.kind !== 'wire'
-            ? []
-            : [
-                {
-                  id: source.id,
-                  name: source.name,
-                  ...(source.colour === undefined ? {} : { colour: source.colour }),
-                  ...(source.tapedWith === undefined ? {} : { tapedWith: source.tapedWith }),
-                },
-              ],
-        ),
+  return places
+    .filter((place) => place.kind === 'loom')
+    .flatMap((place) => place.sources)
+    .filter((source) => source.kind === 'wire')
+    .map(({ id, name, colour, tapedWith }) => ({
+      id,
+      name,
+      ...(colour === undefined ? {} : { colour }),
+      ...(tapedWith === undefined ? {} : { tapedWith }),
+    }));
+}
+
+/** A wire of the job as a source: what the model knows of it, and what was seen here over that. */
+function wireOf(wire: HarnessWireInput, known: Source | undefined): Conductor {
+  const base: Conductor =
+    known !== undefined && isConductor(known)
+      ? known
+      : { kind: 'wire', id: wire.id, name: wire.name };
+  return {
+    ...base,
+    name: wire.name,
+    ...(wire.colour === undefined || wire.colour === base.colour
+      ? {}
+      : base.colour === undefined
+        ? { colour: wire.colour }
+        : { seenColour: wire.colour }),
+    ...(wire.tapedWith === undefined ? {} : { tapedWith: wire.tapedWith }),
+  };
+}
+
+/** Wires with their mates named on both: a wire that another is taped with is taped itself. */
+function paired(wires: readonly HarnessWireInput[]): HarnessWireInput[] {
+  const mates = new Map(
+    wires.flatMap(({ id, tapedWith }) => (tapedWith === undefined ? [] : [[tapedWith, id]])),
   );
+  return wires.map((wire) => {
+    const tapedWith = wire.tapedWith ?? mates.get(wire.id);
+    return tapedWith === undefined ? wire : { ...wire, tapedWith };
+  });
+}
+
+/** A source where it sits. */
+export interface PlacedSource {
+  readonly source: Source;
+  readonly place: Pick<Place, 'id' | 'name' | 'reach'>;
+}
+
+/** What a job works on. */
+export interface SourcesOf {
+  readonly job: Pick<JobView, 'harness'>;
+  readonly model: Placed;
+  /** Logged tap points, whose wires count although nobody has laid them open yet; none when left out. */
+  readonly taps?: readonly Pick<TapPointView, 'sourceId'>[];
+}
+
+/**
+ * The sources of a job: the model's slots, studs and grounds, the wires that the job has laid open, and those at which a
+ * tap point was logged. A loom that nobody has opened is not searched wire by wire.
+ */
+export function jobSourcesOf({ job, model, taps = [] }: SourcesOf): PlacedSource[] {
+  const open = new Map(paired(job.harness).map((wire) => [wire.id, wire]));
+  const logged = new Set(taps.map((tap) => tap.sourceId));
+  const placed = model.places.flatMap((place) =>
+    place.sources.flatMap((source): PlacedSource[] => {
+      const wire = open.get(source.id);
+      if (wire !== undefined) return [{ source: wireOf(wire, source), place }];
+      return isConductor(source) && !logged.has(source.id) ? [] : [{ source, place }];
+    }),
+  );
+  const known = new Set(placed.map(({ source }) => source.id));
+  const place = model.places.find((one) => one.id === BUNCH_PLACE) ?? {
+    id: BUNCH_PLACE,
+    name: BUNCH_NAME,
+    reach: { steps: [], fasteners: [], tools: [] },
+  };
+  const own = [...open.values()]
+    .filter((wire) => !known.has(wire.id))
+    .map((wire) => ({ source: wireOf(wire, undefined), place }));
+  return [...placed, ...own];
+}
+
+/** The wires of a job that lie open or were logged, by the place where they lie. */
+export function loomsOf(of: SourcesOf): Loom[] {
+  const looms = new Map<string, Loom & { readonly wires: Conductor[] }>();
+  for (const { source, place } of jobSourcesOf(of)) {
+    if (!isConductor(source)) continue;
+    const loom = looms.get(place.id) ?? { id: place.id, name: place.name, wires: [] };
+    loom.wires.push(source);
+    looms.set(place.id, loom);
+  }
+  return [...looms.values()];
 }

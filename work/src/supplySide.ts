@@ -1,6 +1,7 @@
 import type { ContactReading, Orientation } from '@lucky-thread/core/choose';
 import { orientationFrom } from '@lucky-thread/core/choose';
 import type { Reading } from '@lucky-thread/core/identify';
+import type { SlotSource } from '@lucky-thread/core/vehicle';
 import type { TappedFeed } from './jobFeeds';
 import type { JobContext } from './jobContext';
 import { tapOfOthers } from './jobContext';
@@ -23,7 +24,7 @@ export function orientationAt(sourceId: string, readings: readonly Reading[]): O
 export function supplyLandmarkOf(
   context: Pick<JobContext, 'job' | 'taps'>,
   readings: readonly Reading[],
-  { slot }: TappedFeed,
+  { source: slot }: TappedFeed<SlotSource>,
 ): string | undefined {
   const orientation = orientationAt(slot.id, readings);
   if (orientation.kind === 'found')

@@ -3,7 +3,7 @@ import type { FeedPlanInput, JobView, TapPointView } from '@lucky-thread/contrac
 import type { Reading } from '@lucky-thread/core/identify';
 import { advise } from '@lucky-thread/core/identify';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
-import type { Place, Slot } from '@lucky-thread/core/vehicle';
+import type { Place, SlotSource } from '@lucky-thread/core/vehicle';
 import { PARKED, stateAt } from '@lucky-thread/core/vehicle';
 import type { JobContext } from './index';
 import {
@@ -11,6 +11,8 @@ import {
   feedLoadOf,
   feedSizeOf,
   findSessionOf,
+  heavyFeeds,
+  isAtSlot,
   logFindingsOf,
   orientationAt,
   plannedTapsOf,
@@ -23,7 +25,7 @@ import {
   tappedFeeds,
 } from './index';
 
-function slot(id: string, legend: string, ratingA: number | undefined = 15): Slot {
+function slot(id: string, legend: string, ratingA: number | undefined = 15): SlotSource {
   return {
     kind: 'slot',
     id,
@@ -39,7 +41,7 @@ function slot(id: string, legend: string, ratingA: number | undefined = 15): Slo
       { id: 'a', landmark: 'upper contact' },
       { id: 'b', landmark: 'lower contact' },
     ],
-  } as unknown as Slot;
+  } as unknown as SlotSource;
 }
 const PANEL = {
   id: 'p',
@@ -59,6 +61,7 @@ const JOB = {
     ],
   },
   plan: [{ feedId: 's', sourceId: 'f1', oneWayM: 3 }],
+  harness: [],
 } as unknown as JobView;
 
 function tapOf(jobId: string): TapPointView {
@@ -83,7 +86,7 @@ describe('feeds and slots of a job', () => {
     expect(slotsOf(MODEL).map((one) => one.id)).toEqual(['f1', 'f2', 'f3']);
     expect(slotFeeds({ job: JOB }).map((feed) => feed.id)).toEqual(['s']);
     expect(tappedFeeds({ job: JOB, model: MODEL })).toMatchObject([
-      { feed: { id: 's' }, slot: { id: 'f1' } },
+      { feed: { id: 's' }, source: { id: 'f1' } },
     ]);
     const elsewhere = { ...JOB, plan: [{ feedId: 's', sourceId: 'gone' }] };
     expect(tappedFeeds({ job: elsewhere, model: MODEL })).toEqual([]);
@@ -110,7 +113,7 @@ describe('the size of a feed', () => {
       ...tapped,
       feed: { ...tapped.feed, currentA: 6 },
       plan: { ...tapped.plan, oneWayM: 1 },
-      slot: { ...slot('f1', 'ACC'), family: 'micro2' as const, clearance },
+      source: { ...slot('f1', 'ACC'), family: 'micro2' as const, clearance },
     });
     expect(feedLoadOf(micro('tight'), DEFAULT_SETTINGS)?.slot.holderA).toBe(7.5);
     const failed = (clearance: 'clear' | 'tight') => {
@@ -124,10 +127,8 @@ describe('the size of a feed', () => {
   it('waits for the length, and for a slot with a rating', () => {
     const { oneWayM: _length, ...plan } = tapped.plan;
     expect(feedSizeOf(tapped, DEFAULT_SETTINGS, plan)).toBeUndefined();
-    const unrated = { ...tapped, slot: slot('f9', 'SPARE', undefined) };
-    expect(
-      feedSizeOf({ ...unrated, slot: { ...unrated.slot, ratingA: undefined } }, DEFAULT_SETTINGS),
-    ).toBeUndefined();
+    const unrated = { ...slot('f9', 'SPARE'), ratingA: undefined };
+    expect(feedSizeOf({ ...tapped, source: unrated }, DEFAULT_SETTINGS)).toBeUndefined();
   });
 });
 
@@ -157,21 +158,16 @@ describe('the session of a job', () => {
     expect(advise(session).verdicts).toHaveLength(3);
   });
 
-  it('leaves out slots too small for a feed, unless that leaves none', () => {
-    const excluded = (slots: Slot[]) =>
-      findSessionOf(
-        {
-          job: JOB,
-          model: { places: [{ ...PANEL, sources: slots as unknown as Place['sources'] }] },
-          taps: [],
-        },
-        [],
-        {
-          state: PARKED,
-        },
-      ).needs[0]?.excluded;
-    expect(excluded([slot('f1', 'ACC'), slot('f3', 'IG', 3)])).toEqual(['f3']);
-    expect(excluded([slot('f3', 'IG', 3)])).toEqual([]);
+  it('leaves out slots too small for a feed, and sends none to the panel that no slot carries', () => {
+    const needs = (sources: SlotSource[]) =>
+      findSessionOf({ job: JOB, model: { places: [{ ...PANEL, sources }] }, taps: [] }, [], {
+        state: PARKED,
+      }).needs;
+    expect(needs([slot('f1', 'ACC'), slot('f3', 'IG', 3)])[0]?.excluded).toEqual(['f3']);
+    const small = { places: [{ ...PANEL, sources: [slot('f3', 'IG', 3)] }] };
+    expect(needs([slot('f3', 'IG', 3)])).toEqual([]);
+    expect(heavyFeeds({ job: JOB, model: small }).map((feed) => feed.id)).toEqual(['s']);
+    expect(heavyFeeds({ job: JOB, model: MODEL })).toEqual([]);
   });
 });
 
@@ -189,7 +185,7 @@ function read(place: StitchPlace, volts: number, contact?: 'a' | 'b'): Reading {
 const SUPPLY_AT_B = [read('run', 0, 'a'), read('run', 12.3, 'b')];
 
 describe('the supply side', () => {
-  const [tapped] = tappedFeeds(CONTEXT);
+  const tapped = tappedFeeds(CONTEXT).find(isAtSlot);
   if (tapped === undefined) throw new Error('the feed has no slot');
 
   it('is what was read at this very slot', () => {
@@ -231,8 +227,11 @@ describe('what is ranked, fitted and written on the sheet', () => {
   it('fits what is sized, and says where the supply is still to be read', () => {
     const [tap] = plannedTapsOf(CONTEXT, []);
     expect(tap).toMatchObject({ feedName: 'Supply', position: 'F1', originalA: 15, oneWayM: 3 });
-    expect(tap?.supplyLandmark).toMatch(/still to be read/);
-    expect(plannedTapsOf(CONTEXT, SUPPLY_AT_B)[0]?.supplyLandmark).toBe('lower contact');
+    expect(tap).toHaveProperty('supplyLandmark', expect.stringMatching(/still to be read/));
+    expect(plannedTapsOf(CONTEXT, SUPPLY_AT_B)[0]).toHaveProperty(
+      'supplyLandmark',
+      'lower contact',
+    );
     const unmeasured = { ...JOB, plan: [{ feedId: 's', sourceId: 'f1' }] } as unknown as JobView;
     expect(plannedTapsOf({ ...CONTEXT, job: unmeasured }, [])).toEqual([]);
   });
@@ -253,7 +252,7 @@ describe('what is ranked, fitted and written on the sheet', () => {
     expect(sheetGivenOf({ ...CONTEXT, job: leased }, tapped, { size })?.reversible).toBe(
       'no trace',
     );
-    const unrated = { ...tapped, slot: { ...tapped.slot, ratingA: undefined } };
+    const unrated = { ...tapped, source: { ...slot('f1', 'ACC'), ratingA: undefined } };
     expect(sheetGivenOf(CONTEXT, unrated, { size })).toBeUndefined();
   });
 });
@@ -271,7 +270,7 @@ describe('what goes into the log', () => {
   const found = (readings: readonly Reading[]) => {
     const session = findSessionOf(CONTEXT, readings, { state: PARKED });
     const verdict = advise(session).verdicts.find((one) => one.sourceId === 'f1');
-    return logFindingsOf(CONTEXT, slotsOf(MODEL)[0] as Slot, { verdict, readings });
+    return logFindingsOf(CONTEXT, slotsOf(MODEL)[0] as SlotSource, { verdict, readings });
   };
 
   it('is function, supply side and the matrix with its values, without the contacts', () => {

@@ -2,7 +2,7 @@ import { fireEvent, screen } from '@testing-library/react-native';
 import { shownOf } from '@lucky-thread/contract';
 import type { DeviceInput, ModelView, ReadingView, TapPointView } from '@lucky-thread/contract';
 import { judge } from '@lucky-thread/core/identify';
-import type { Slot } from '@lucky-thread/core/vehicle';
+import type { SlotSource } from '@lucky-thread/core/vehicle';
 import { PARKED } from '@lucky-thread/core/vehicle';
 import { useState } from 'react';
 import { renderInApp } from '../testing/render';
@@ -11,7 +11,8 @@ import { OrientationDrawing } from '../panel/OrientationDrawing';
 import { OwnDevice, ownDeviceDraft } from './job/OwnDevice';
 import { TapPointCard } from '../panel/TapPointCard';
 
-const SLOT: Slot = {
+const SLOT: SlotSource = {
+  kind: 'slot',
   id: 'dash/F5',
   position: 'F5',
   legend: 'CIG',
@@ -161,7 +162,7 @@ describe('CandidateList', () => {
         feedId="f"
         candidates={candidates}
         verdicts={verdicts}
-        slots={slots}
+        sources={slots}
         chosenId={undefined}
         onChoose={(id) => chosen.push(id)}
       />,
@@ -180,7 +181,7 @@ describe('CandidateList', () => {
         feedId="f"
         candidates={candidates}
         verdicts={verdicts}
-        slots={slots}
+        sources={slots}
         chosenId="F5"
         onChoose={() => undefined}
       />,

@@ -217,7 +217,7 @@ describe('lengths and other numbers of a plan', () => {
   it('give no size until a length is typed; the plan’s wishes come before the shop’s', () => {
     const tapped = {
       feed: { currentA: 0.5 },
-      slot: { family: 'mini', ratingA: 10 },
+      source: { kind: 'slot', family: 'mini', ratingA: 10 },
       plan: { feedId: 'a', sourceId: 's' },
     } as unknown as Parameters<typeof feedSizeOf>[0];
     expect(feedSizeOf(tapped, DEFAULT_SETTINGS)).toBeUndefined();
@@ -229,7 +229,7 @@ describe('lengths and other numbers of a plan', () => {
   it('size from the van alone where the shop wants that', () => {
     const tapped = {
       feed: { currentA: 0.5 },
-      slot: { family: 'mini', ratingA: 10 },
+      source: { kind: 'slot', family: 'mini', ratingA: 10 },
       plan: { feedId: 'a', sourceId: 's', oneWayM: 3 },
     } as unknown as Parameters<typeof feedSizeOf>[0];
     const van = { only: true, conductors: ['2.5 mm²'], fusesA: [3] };

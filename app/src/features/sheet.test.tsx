@@ -4,7 +4,7 @@ import { feedSheet } from '@lucky-thread/core/choose';
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import { sizeFeed } from '@lucky-thread/core/size';
 import type { FeedLoad } from '@lucky-thread/core/size';
-import type { Slot } from '@lucky-thread/core/vehicle';
+import type { SlotSource } from '@lucky-thread/core/vehicle';
 import { renderInApp } from '../testing/render';
 import { SetComparison } from './choose/SetComparison';
 import { SheetLines } from './size/SheetLines';
@@ -20,7 +20,8 @@ const LOAD: FeedLoad = {
   insulation: 105,
   slot: { family: 'mini', ratingA: 15 },
 };
-const SLOT: Slot & { ratingA: number } = {
+const SLOT: SlotSource & { ratingA: number } = {
+  kind: 'slot',
   id: 'dash/F1',
   position: 'F1',
   legend: 'CIG',
@@ -133,7 +134,7 @@ describe('SetComparison', () => {
       <SetComparison
         sets={sets}
         feeds={feeds}
-        slots={slots}
+        sources={slots}
         chosen={{ one: 'F1', two: 'F2' }}
         busy={false}
         onTake={(one) => taken.push(one.slots)}

@@ -1,8 +1,6 @@
 import type { Reading, Verdict } from '@lucky-thread/core/identify';
 import { describeValue } from '@lucky-thread/core/identify';
 import { toCoreReading } from '@lucky-thread/contract';
-import { screenSlot } from '@lucky-thread/core/choose';
-import type { Slot } from '@lucky-thread/core/vehicle';
 import { FUNCTION_NAMES, PLACE_WORDS, describeState } from '@lucky-thread/core/vehicle';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -18,23 +16,25 @@ import type { ReadingRow } from '../work/jobReadings';
 
 /** Props of {@link VerdictCard}. */
 export interface VerdictCardProps {
-  readonly slot: Slot;
+  /** What the source is called and what one goes by there, e.g. "F5 RADIO · 10 A". */
+  readonly title: string;
+  /** What its legend warns of; left out: nothing. */
+  readonly warning?: string | undefined;
   readonly verdict: Verdict;
-  /** The slot's own readings. */
+  /** The source's own readings. */
   readonly readings: readonly Reading[];
-  /** What the model's log says about the slot; left out: nothing. */
+  /** What the model's log says about it; left out: nothing. */
   readonly logged?: string | undefined;
 }
 
-/** What a slot is, how sure, from which readings, and what is still open. */
-export function VerdictCard({ slot, verdict, readings, logged }: VerdictCardProps) {
+/** What a source is, how sure, from which readings, and what is still open. */
+export function VerdictCard({ title, warning, verdict, readings, logged }: VerdictCardProps) {
   const [why, setWhy] = useState(false);
-  const screening = screenSlot(slot);
   return (
     <Card testID="verdict">
       <View style={styles.head}>
         <Words kind="code" soft style={styles.grow}>
-          {slot.position} {slot.legend ?? 'no legend'} · {slot.ratingA ?? '–'} A
+          {title}
         </Words>
         <Stitch stitch={verdict.stitch} named step={verdict.stitch.length > 6 ? 20 : 26} />
       </View>
@@ -46,7 +46,7 @@ export function VerdictCard({ slot, verdict, readings, logged }: VerdictCardProp
           {FUNCTION_NAMES[verdict.function].term}
         </Words>
       )}
-      {screening.reason !== undefined && <Caution>{screening.reason}</Caution>}
+      {warning !== undefined && <Caution>{warning}</Caution>}
       {verdict.fence !== undefined && (
         <Words kind="label" testID="fence">
           {verdict.fence.instruction}
@@ -109,7 +109,7 @@ function Why({ verdict, readings }: Pick<VerdictCardProps, 'verdict' | 'readings
   return (
     <View style={styles.lines} testID="why-lines">
       <Words kind="small">
-        {`Bayes’ rule from the legend${verdict.support.length + verdict.against.length > 0 ? ' and these readings' : ''}. ${name} is likeliest, ${percent(verdict.certainty)}.`}
+        {`Bayes’ rule from what is printed or known${verdict.support.length + verdict.against.length > 0 ? ' and these readings' : ''}. ${name} is likeliest, ${percent(verdict.certainty)}.`}
       </Words>
       {lines(verdict.support).map((row) => (
         <Words kind="small" key={row.id}>{`✓ ${lineOf(row)}`}</Words>

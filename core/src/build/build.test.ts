@@ -1,6 +1,7 @@
 import { tapSteps } from './index';
 
 const TAP = {
+  at: 'slot',
   feedName: 'Supply',
   position: 'F5',
   family: 'mini',

@@ -1,2 +1,2 @@
 export { tapSteps } from './tapSteps';
-export type { PlannedTap, WorkStep } from './tapSteps';
+export type { PlannedTap, SlotTap, Splice, WorkStep } from './tapSteps';

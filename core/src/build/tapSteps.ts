@@ -2,18 +2,34 @@ import type { Schools } from '../choose';
 import type { FuseFamily } from '../vehicle';
 import { FUSE_FAMILY_FACTS } from '../vehicle';
 
-/** A tap as it is to be fitted. */
-export interface PlannedTap {
+/** A tap or splice as it is to be fitted. */
+export type PlannedTap = SlotTap | Splice;
+
+interface Planned {
   readonly feedName: string;
-  /** Printed position, e.g. "F12". */
+  /** Printed position of a slot, e.g. "F12", or a wire's name and colour. */
   readonly position: string;
-  readonly family: FuseFamily;
-  readonly originalA: number;
   readonly fuseA: number;
   readonly awg: number;
+  readonly oneWayM: number;
+}
+
+/** A fuse tap in a slot. */
+export interface SlotTap extends Planned {
+  readonly at: 'slot';
+  readonly family: FuseFamily;
+  readonly originalA: number;
   /** Landmark of the contact that the supply enters, e.g. "door side". */
   readonly supplyLandmark: string;
-  readonly oneWayM: number;
+}
+
+/** A lead joined to a wire of the car. */
+export interface Splice extends Planned {
+  readonly at: 'wire';
+  /** The joint, e.g. "sealed crimp splice". */
+  readonly method: string;
+  /** Whether the car's wire is cut for it. */
+  readonly cuts: boolean;
 }
 
 /** One step of the work, in order. */
@@ -25,7 +41,7 @@ export interface WorkStep {
 }
 
 /**
- * The order of work for fuse taps: ground and route before power, far ends connected or capped, key off before any fuse
+ * The order of work for fuse taps and splices: ground and route before power, far ends connected or capped, key off before any fuse
  * moves, one tap at a time, all added fuses last, proofs before the trim goes back. Common practice; the vehicle maker's service information comes first.
  *
  * @param battery the shop's school: negative off while wiring, or on with every live end capped
@@ -89,6 +105,10 @@ const ROUTE_CAUTION =
   'Behind a curtain airbag, never across it; clear of pedals, belts, heat and moving parts.';
 
 function fitOne(tap: PlannedTap): WorkStep[] {
+  return tap.at === 'slot' ? fitTap(tap) : fitSplice(tap);
+}
+
+function fitTap(tap: SlotTap): WorkStep[] {
   const holder = FUSE_FAMILY_FACTS[tap.family].tap?.name ?? 'in-line holder';
   return [
     step(
@@ -104,10 +124,29 @@ function fitOne(tap: PlannedTap): WorkStep[] {
   ];
 }
 
+function fitSplice(tap: Splice): WorkStep[] {
+  return [
+    step(
+      `lead-${tap.position}`,
+      `${tap.feedName}: put an in-line holder into the lead (${tap.awg} AWG, ${tap.oneWayM} m) near the splice, its fuse still out.`,
+      'A lead without its fuse near the source is a fuse wire.',
+    ),
+    step(
+      `fit-${tap.position}`,
+      `${tap.feedName}: read ${tap.position} once more, then join the lead to it: ${tap.method}. One wire at a time.`,
+      tap.cuts
+        ? 'Prove before cutting: the circuit’s own fuse out or the battery off, then cut. Nothing yellow-sleeved, nothing twisted.'
+        : 'The circuit’s own fuse out or the battery off before insulation is opened. Nothing yellow-sleeved, nothing twisted.',
+    ),
+  ];
+}
+
 function fuseIn(tap: PlannedTap): WorkStep {
   return step(
     `fuse-${tap.position}`,
-    `${tap.feedName}: key off, put the ${tap.fuseA} A fuse into the outer place of ${tap.position}.`,
+    tap.at === 'slot'
+      ? `${tap.feedName}: key off, put the ${tap.fuseA} A fuse into the outer place of ${tap.position}.`
+      : `${tap.feedName}: key off, put the ${tap.fuseA} A fuse into its in-line holder.`,
     'The lead is live from here on: nothing bare, nothing loose.',
   );
 }

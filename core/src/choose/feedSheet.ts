@@ -1,7 +1,7 @@
 import { readWritten } from '../identify';
 import type { FeedSize, TerminalChoice } from '../size';
 import { sleeveFor } from '../size';
-import type { Slot } from '../vehicle';
+import type { Conductor, Slot } from '../vehicle';
 import type { Methods } from './chooseMethod';
 import { chooseMethod } from './chooseMethod';
 import type { GroundChoice, GroundGiven } from './ground';
@@ -13,10 +13,17 @@ import { holderFor } from './holders';
 import type { TapCurrents } from './orientation';
 import { tapCurrents } from './orientation';
 import type { Schools } from './schools';
+import { gaugeOf, spliceRoom } from './spliceRoom';
 
 /** What a feed's sheet is made from. */
-export interface SheetGiven {
-  readonly slot: Slot & { readonly ratingA: number };
+export type SheetGiven = SheetBase &
+  (
+    | { readonly slot: Slot & { readonly ratingA: number } }
+    /** The car's wire that is spliced. */
+    | { readonly wire: Conductor }
+  );
+
+interface SheetBase {
   /** Current of the feed at 12 V, A. */
   readonly currentA: number;
   /** The original circuit as measured with a clamp, A. */
@@ -36,19 +43,37 @@ export interface SheetGiven {
 
 /** Everything that is decided about one feed beside its fuse and wire. */
 export interface FeedSheet {
-  readonly holder: HolderFit;
+  /** How a fuse tap goes in; undefined at a wire. */
+  readonly holder: HolderFit | undefined;
   readonly headroom: Headroom;
   readonly methods: Methods;
   /** The joint of tap and lead; undefined while there is no size. */
   readonly terminal: TerminalChoice | undefined;
   readonly ground: GroundChoice;
-  /** Currents in both fuses, the right and the wrong way round, A. */
-  readonly right: TapCurrents;
-  readonly wrong: TapCurrents;
+  /** Currents in both fuses of a tap, the right and the wrong way round, A; undefined at a wire, which has no way round. */
+  readonly wayRound: { readonly right: TapCurrents; readonly wrong: TapCurrents } | undefined;
 }
 
 /** What is decided about one feed: holder, headroom, joint, terminal, ground, and what the tap does either way round. */
 export function feedSheet(given: SheetGiven): FeedSheet {
+  const { currentA, size } = given;
+  const areaMm2 = size.ok ? (given.leadMm2 ?? size.areaMm2) : undefined;
+  return {
+    ...('slot' in given ? atSlot(given, areaMm2) : atWire(given, areaMm2)),
+    terminal: areaMm2 === undefined ? undefined : sleeveFor([areaMm2], given.engineSpace),
+    ground: chooseGround({ currentA, ...(given.ground ?? {}), school: given.schools.ground }),
+  };
+}
+
+/** Cross-section that a lead is reckoned with until it is sized, mm². */
+const LEAD_MM2 = 0.75;
+
+type AtSource = Pick<FeedSheet, 'holder' | 'headroom' | 'methods' | 'wayRound'>;
+
+function atSlot(
+  given: Extract<SheetGiven, { slot: object }>,
+  areaMm2: number | undefined,
+): AtSource {
   const { slot, currentA, size } = given;
   const label = readWritten(slot);
   const holder = holderFor({ slot, addedA: size.ok ? size.fuseA : undefined });
@@ -57,23 +82,42 @@ export function feedSheet(given: SheetGiven): FeedSheet {
     measuredA: given.measuredA,
     meaning: label.entries.length === 1 ? label.meaning : undefined,
   });
-  const areaMm2 = size.ok ? (given.leadMm2 ?? size.areaMm2) : undefined;
   return {
     holder,
     headroom: headroom(slot, original, currentA, given.sharedA),
-    methods: chooseMethod({
-      place: 'slot',
-      currentA,
-      addedMm2: areaMm2 ?? 0.75,
-      reversible: given.reversible,
-      circuit: 'power',
-      school: given.schools.joining,
-      tapFits: holder.fits,
-      moist: given.engineSpace,
-    }),
-    terminal: areaMm2 === undefined ? undefined : sleeveFor([areaMm2], given.engineSpace),
-    ground: chooseGround({ currentA, ...(given.ground ?? {}), school: given.schools.ground }),
-    right: tapCurrents(original.amps, currentA, true),
-    wrong: tapCurrents(original.amps, currentA, false),
+    methods: chooseMethod({ ...joinOf(given, areaMm2), place: 'slot', tapFits: holder.fits }),
+    wayRound: {
+      right: tapCurrents(original.amps, currentA, true),
+      wrong: tapCurrents(original.amps, currentA, false),
+    },
   };
+}
+
+function atWire(
+  given: Extract<SheetGiven, { wire: object }>,
+  areaMm2: number | undefined,
+): AtSource {
+  const { wire, currentA, measuredA, sharedA } = given;
+  return {
+    holder: undefined,
+    headroom: spliceRoom(wire, currentA, { measuredA, sharedA }),
+    methods: chooseMethod({
+      ...joinOf(given, areaMm2),
+      place: 'wire',
+      carMm2: gaugeOf(wire),
+      presentA: (measuredA ?? 0) + (sharedA ?? 0),
+    }),
+    wayRound: undefined,
+  };
+}
+
+function joinOf(given: SheetBase, areaMm2: number | undefined) {
+  return {
+    currentA: given.currentA,
+    addedMm2: areaMm2 ?? LEAD_MM2,
+    reversible: given.reversible,
+    circuit: 'power',
+    school: given.schools.joining,
+    moist: given.engineSpace,
+  } as const;
 }

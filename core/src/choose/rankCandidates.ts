@@ -2,13 +2,14 @@ import type { LabelReading, Need, Verdict, Written } from '../identify';
 import { fills, meetsProbability, readWritten } from '../identify';
 import { chooseFuse } from '../size';
 import type { Inrush } from '../size';
-import type { Slot } from '../vehicle';
+import type { Conductor, Slot } from '../vehicle';
 import type { Headroom } from './headroom';
 import { headroom, originalLoad } from './headroom';
 import type { HolderFit } from './holders';
 import { holderFor, holderLimitA } from './holders';
+import { weighWire } from './rankWires';
 
-/** A slot that is considered for a feed. */
+/** A slot or wire that is considered for a feed. */
 export interface Candidate {
   readonly sourceId: string;
   /** Probability that its function meets the feed's need. */
@@ -22,7 +23,8 @@ export interface Candidate {
   /** What its legend warns of: it may be chosen with a reason, which goes into the log; undefined when free. */
   readonly wantsReason: string | undefined;
   readonly headroom: Headroom;
-  readonly fit: Extract<HolderFit, { fits: true }>;
+  /** How a fuse tap goes in; undefined at a wire. */
+  readonly fit: Extract<HolderFit, { fits: true }> | undefined;
 }
 
 /** A slot that may not serve, with the reason. */
@@ -41,6 +43,8 @@ export interface Unfit {
 /** What candidates are ranked from. */
 export interface RankInput {
   readonly slots: readonly Slot[];
+  /** Wires that lie open; none when left out. */
+  readonly wires?: readonly Conductor[] | undefined;
   readonly verdicts: ReadonlyMap<string, Verdict>;
   readonly need: Need;
   /** Current of the feed at 12 V, A. */
@@ -76,7 +80,7 @@ const WORTH = {
 } as const;
 /** Below this a slot is not worth showing. */
 const SHOWN = 0.15;
-/** Slots that could serve a feed, best first, and those that must not, with reasons. Deterministic: ties by position. */
+/** Slots and wires that could serve a feed, best first, and those that must not, with reasons. Deterministic: ties by position. */
 export function rankCandidates(input: RankInput): Ranking {
   const candidates: Candidate[] = [];
   const blocked: Blocked[] = [];
@@ -88,6 +92,12 @@ export function rankCandidates(input: RankInput): Ranking {
       continue;
     }
     const weighed = weigh(slot, label, input);
+    if (weighed === undefined) continue;
+    if ('constraint' in weighed) unfit.push(weighed);
+    else candidates.push(weighed);
+  }
+  for (const wire of input.wires ?? []) {
+    const weighed = weighWire(wire, input);
     if (weighed === undefined) continue;
     if ('constraint' in weighed) unfit.push(weighed);
     else candidates.push(weighed);

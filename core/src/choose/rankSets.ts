@@ -1,7 +1,7 @@
 import type { Need, Verdict } from '../identify';
 import { labelReader } from '../identify';
 import type { Inrush } from '../size';
-import type { Panel, Slot } from '../vehicle';
+import type { Conductor, Panel } from '../vehicle';
 import type { Candidate, Ranking } from './rankCandidates';
 import { rankCandidates } from './rankCandidates';
 import type { SetRules } from './sets';
@@ -17,9 +17,18 @@ export interface JobFeed {
   readonly loggedSourceIds: ReadonlySet<string>;
 }
 
+/** A bunch of wires that lies open. */
+export interface Loom {
+  readonly id: string;
+  readonly name: string;
+  readonly wires: readonly Conductor[];
+}
+
 /** What sets are ranked from. */
 export interface SetsInput {
   readonly panels: readonly Pick<Panel, 'id' | 'name' | 'slots'>[];
+  /** Bunches of wires that lie open; none when left out. */
+  readonly looms?: readonly Loom[] | undefined;
   readonly verdicts: ReadonlyMap<string, Verdict>;
   readonly feeds: readonly JobFeed[];
   /** Original loads measured with a clamp, A by slot. */
@@ -54,15 +63,19 @@ export function rankSets(input: SetsInput): {
   readonly rankings: Readonly<Record<string, Ranking>>;
 } {
   const slots = input.panels.flatMap((panel) => panel.slots);
-  const panelOf = new Map(
-    input.panels.flatMap((panel) => panel.slots.map((slot) => [slot.id, panel.id] as const)),
-  );
+  const looms = input.looms ?? [];
+  const panelOf = new Map([
+    ...input.panels.flatMap((panel) => panel.slots.map((slot) => [slot.id, panel.id] as const)),
+    ...looms.flatMap((loom) => loom.wires.map((wire) => [wire.id, loom.id] as const)),
+  ]);
+  const wires = looms.flatMap((loom) => loom.wires);
   const read = labelReader();
   const rankings = Object.fromEntries(
     input.feeds.map((feed) => [
       feed.need.id,
       rankCandidates({
         slots,
+        wires,
         verdicts: input.verdicts,
         need: feed.need,
         currentA: feed.currentA,
@@ -87,8 +100,7 @@ export function rankSets(input: SetsInput): {
     input.rules ?? SET_RULES,
   );
   const best = sets[0];
-  const names = new Map(input.panels.map((panel) => [panel.id, panel.name]));
-  const positions = new Map(slots.map((slot) => [slot.id, slot]));
+  const names = new Map([...input.panels, ...looms].map(({ id, name }) => [id, name]));
   return {
     rankings,
     sets: sets.map((set) => ({
@@ -97,7 +109,7 @@ export function rankSets(input: SetsInput): {
       differences:
         best === undefined || best === set
           ? []
-          : differencesOf(best.slots, set.slots, { rankings, positions }),
+          : differencesOf(best.slots, set.slots, { rankings }),
     })),
   };
 }
@@ -137,7 +149,7 @@ function becauseOf(
 function differencesOf(
   best: Readonly<Record<string, string>>,
   other: Readonly<Record<string, string>>,
-  known: Known & { readonly positions: ReadonlyMap<string, Slot> },
+  known: Known,
 ): SetDifference[] {
   return Object.keys(best).flatMap((feedId): SetDifference[] => {
     const [bestSourceId, sourceId] = [best[feedId], other[feedId]];
@@ -147,6 +159,17 @@ function differencesOf(
     const theirs = candidateIn(known, feedId, sourceId);
     return [{ feedId, bestSourceId, sourceId, because: worseOf(mine, theirs) }];
   });
+}
+
+function worseFit(best: Candidate['fit'], other: Candidate['fit']): string[] {
+  if (other === undefined) return best === undefined ? [] : ['the car’s wire is spliced'];
+  if (best === undefined) return [];
+  return [
+    ...(best.substitute === undefined && other.substitute !== undefined
+      ? ['its factory fuse does not fit the holder']
+      : []),
+    ...(best.spareMm > other.spareMm ? ['tighter under the cover'] : []),
+  ];
 }
 
 function worseOf(best: Candidate | undefined, other: Candidate | undefined): string {
@@ -159,10 +182,7 @@ function worseOf(best: Candidate | undefined, other: Candidate | undefined): str
     ...(best.headroom.verdict === 'ok' && other.headroom.verdict !== 'ok'
       ? ['its headroom has to be measured']
       : []),
-    ...(best.fit.substitute === undefined && other.fit.substitute !== undefined
-      ? ['its factory fuse does not fit the holder']
-      : []),
-    ...(best.fit.spareMm > other.fit.spareMm ? ['tighter under the cover'] : []),
+    ...worseFit(best.fit, other.fit),
   ];
   if (worse.length > 0) return worse.join(', ');
   return best.score > other.score

@@ -1,6 +1,7 @@
 import type { SafetyClass } from '../identify';
 import { readWritten } from '../identify';
-import type { Slot } from '../vehicle';
+import type { Slot, Source } from '../vehicle';
+import { isConductor, nameOf } from '../vehicle';
 import { holderFor } from './holders';
 
 /** Whether a slot may serve at all, with the reason. */
@@ -18,6 +19,21 @@ export interface Screening {
 export function screenSlot(slot: Pick<Slot, 'legend' | 'handbook'>): Screening {
   const label = readWritten(slot);
   return { class: label.safety, reason: label.reason };
+}
+
+/** Why a source may never feed anything, whatever its readings say; undefined when it may. */
+export function whyNeverTapped(source: Source): string | undefined {
+  if (source.kind === 'slot') {
+    const { class: safety, reason } = screenSlot(source);
+    return safety === 'block'
+      ? `${source.position} must not be tapped. ${reason ?? ''}`.trim()
+      : undefined;
+  }
+  if (isConductor(source))
+    return source.tapedWith === undefined
+      ? undefined
+      : `${source.name} is taped or twisted with another: a pair is a data line or a speaker’s.`;
+  return source.kind === 'ground' ? `${nameOf(source)} is a ground: it feeds nothing.` : undefined;
 }
 
 /** Whether a fuse tap goes into a slot, or why not. */

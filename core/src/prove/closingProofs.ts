@@ -7,6 +7,14 @@ export const PROOF_KINDS = ['live', 'dead', 'original', 'orientation'] as const;
 /** One closing proof. */
 export type ProofKind = (typeof PROOF_KINDS)[number];
 
+/** Where a lead is joined, as far as proofs differ. */
+export type JoinedAt = 'slot' | 'wire';
+
+/** The proofs that a tap needs: a splice has no way round. */
+export function proofKindsAt(at: JoinedAt): readonly ProofKind[] {
+  return at === 'slot' ? PROOF_KINDS : PROOF_KINDS.filter((kind) => kind !== 'orientation');
+}
+
 /** One proof as it is asked for. */
 export interface Proof {
   readonly kind: ProofKind;
@@ -67,10 +75,11 @@ function deadPlaces(feed: PromisedFeed): readonly StitchPlace[] {
 export function closingProofs(
   feed: PromisedFeed,
   of: CircuitFunction | undefined,
+  at: JoinedAt = 'slot',
 ): readonly Proof[] {
   const live = livePlaces(feed, of).map(stateAt);
   const dead = deadPlaces(feed).map(stateAt);
-  return [
+  const all: readonly Proof[] = [
     {
       kind: 'live',
       title: 'Live in its states',
@@ -94,7 +103,7 @@ export function closingProofs(
     {
       kind: 'original',
       title: 'Original circuit works',
-      how: 'Everything the slot fed before still works, in the states it worked in.',
+      how: `Everything the ${at} fed before still works, in the states it worked in.`,
       states: [],
       caution: undefined,
     },
@@ -106,6 +115,7 @@ export function closingProofs(
       caution: 'Key off before a fuse comes out or goes in.',
     },
   ];
+  return all.filter(({ kind }) => proofKindsAt(at).includes(kind));
 }
 
 function listed(states: readonly VehicleState[]): string {

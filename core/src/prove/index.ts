@@ -1,2 +1,2 @@
-export { PROOF_KINDS, closingProofs } from './closingProofs';
-export type { Proof, PromisedFeed, ProofKind } from './closingProofs';
+export { PROOF_KINDS, closingProofs, proofKindsAt } from './closingProofs';
+export type { JoinedAt, Proof, PromisedFeed, ProofKind } from './closingProofs';

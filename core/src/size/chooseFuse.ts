@@ -48,13 +48,15 @@ export function chooseFuse(load: FuseLoad): FuseChoice {
   if (smallest > holderA)
     return refuse(
       'holder',
-      `The added side of a ${facts.tap?.name ?? 'holder'} carries ${amps(holderA)}; the load needs a ${amps(smallest)} fuse.`,
+      `${load.slot.at === 'wire' ? 'An in-line holder' : `The added side of a ${facts.tap?.name ?? 'holder'}`} carries ${amps(holderA)}; the load needs a ${amps(smallest)} fuse.`,
       'Use a slot of a larger family, or a relay fed from the battery.',
     );
   if (smallest > load.slot.ratingA)
     return refuse(
       'slot',
-      `The slot is rated ${amps(load.slot.ratingA)}; the added circuit would need ${amps(smallest)}.`,
+      load.slot.at === 'wire'
+        ? `The car’s wire carries ${amps(load.slot.ratingA)} for good; the added circuit would need a ${amps(smallest)} fuse.`
+        : `The slot is rated ${amps(load.slot.ratingA)}; the added circuit would need ${amps(smallest)}.`,
       'Use a slot with a larger fuse, or a relay fed from the battery.',
     );
   const allowed = carrying.filter((rating) => rating <= Math.min(holderA, load.slot.ratingA));

@@ -13,6 +13,8 @@ export interface FusePlace {
   readonly ratingA: number;
   /** What the added side of the holder carries, A; that of the family's usual tap when left out. */
   readonly holderA?: number | undefined;
+  /** A tap in a slot, or an in-line holder at a wire of the car; a slot when left out. */
+  readonly at?: 'slot' | 'wire' | undefined;
 }
 
 /** What is at hand: only these are offered. */

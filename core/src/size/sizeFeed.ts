@@ -109,8 +109,21 @@ export function reasonsFor(
             text: `${amps(inrush.peakA)} for ${inrush.peakS} s: the fastest ${amps(fuseA)} fuse takes ${seconds(openingTimes(inrush.peakA, fuseA).fastestS)}.`,
           },
         ]),
-    { constraint: 'holder', text: `The added side of the holder carries ${amps(holderA)}.` },
-    { constraint: 'slot', text: `The slot is rated ${amps(load.slot.ratingA)}.` },
+    ...(load.slot.at === 'wire'
+      ? [
+          { constraint: 'holder' as const, text: `The in-line holder carries ${amps(holderA)}.` },
+          {
+            constraint: 'slot' as const,
+            text: `The car’s wire carries ${amps(load.slot.ratingA)} for good.`,
+          },
+        ]
+      : [
+          {
+            constraint: 'holder' as const,
+            text: `The added side of the holder carries ${amps(holderA)}.`,
+          },
+          { constraint: 'slot' as const, text: `The slot is rated ${amps(load.slot.ratingA)}.` },
+        ]),
     {
       constraint: 'ampacity',
       text: `${size.name} carries ${amps(main.carriesA)} with ${load.insulation} °C insulation${surroundings(load)}, not less than its fuse.`,

@@ -1,7 +1,12 @@
 import { decodeVin } from '@lucky-thread/core/vehicle';
-import { screenSlot } from '@lucky-thread/core/choose';
-import type { CreateJobRequest, JobView, UpdateJobRequest } from '@lucky-thread/contract';
-import { slotsOf } from '@lucky-thread/work';
+import { whyNeverTapped } from '@lucky-thread/core/choose';
+import type {
+  CreateJobRequest,
+  FieldProblem,
+  JobView,
+  UpdateJobRequest,
+} from '@lucky-thread/contract';
+import { jobSourcesOf } from '@lucky-thread/work';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
 import { conflict, invalid, notFound, stale } from '../http/problem';
@@ -60,7 +65,8 @@ export async function changeJob(
   request: UpdateJobRequest,
 ): Promise<JobView> {
   const job = await getJob(db, actor, id);
-  if (request.plan !== undefined) await checkPlan(db, actor, job, request.plan);
+  if (request.plan !== undefined)
+    await checkPlan(db, actor, { ...job, harness: request.harness ?? job.harness }, request.plan);
   const { version, ...change } = request;
   if (change.harness !== undefined) checkHarness(change.harness);
   const { shopId, userId } = actor;
@@ -88,23 +94,20 @@ async function checkPlan(
   plan: NonNullable<UpdateJobRequest['plan']>,
 ): Promise<void> {
   const found = await findPlaces(db, actor.shopId, job.vehicle.modelId);
-  const slots = new Map(slotsOf({ places: found?.places ?? [] }).map((slot) => [slot.id, slot]));
-  const problems = plan.flatMap((one, index) => {
+  const model = { places: found?.places ?? [] };
+  const sources = new Map(
+    // A wire that is planned need not have been logged before.
+    jobSourcesOf({ job, model, taps: plan }).map(({ source }) => [source.id, source]),
+  );
+  const problems = plan.flatMap((one, index): FieldProblem[] => {
     const at = `plan.${index}`;
-    const slot = slots.get(one.sourceId);
+    const source = sources.get(one.sourceId);
     if (!job.device.feeds.some((feed) => feed.id === one.feedId))
       return [{ path: `${at}.feedId`, message: `the device has no feed ${one.feedId}` }];
-    if (slot === undefined)
-      return [{ path: `${at}.sourceId`, message: `the vehicle has no slot ${one.sourceId}` }];
-    const screening = screenSlot(slot);
-    return screening.class === 'block'
-      ? [
-          {
-            path: `${at}.sourceId`,
-            message: `${slot.position} must not be tapped. ${screening.reason ?? ''}`,
-          },
-        ]
-      : [];
+    if (source === undefined)
+      return [{ path: `${at}.sourceId`, message: `the vehicle has no source ${one.sourceId}` }];
+    const reason = whyNeverTapped(source);
+    return reason === undefined ? [] : [{ path: `${at}.sourceId`, message: reason }];
   });
   if (problems.length > 0) throw invalid(problems);
 }

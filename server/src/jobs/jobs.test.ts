@@ -75,7 +75,7 @@ describe('jobs', () => {
 
   it.each([
     ['dash/F1', 'must not be tapped'],
-    ['dash/F99', 'no slot'],
+    ['dash/F99', 'no source'],
   ])('refuses %s in a plan: %s', async (sourceId, reason) => {
     const job = await visitor.job();
     const plan = [{ feedId: 'memory', sourceId }];

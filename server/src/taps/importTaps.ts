@@ -1,8 +1,8 @@
 import { screenSlot } from '@lucky-thread/core/choose';
-import type { Slot } from '@lucky-thread/core/vehicle';
+import type { Source } from '@lucky-thread/core/vehicle';
 import { MOST_PROBLEMS } from '@lucky-thread/contract';
 import type { FieldProblem, ImportResult, TapCsvRow } from '@lucky-thread/contract';
-import { slotsOf } from '@lucky-thread/work';
+import { sourcesOf } from '@lucky-thread/work';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
 import type { tapPoints } from '../db/schema';
@@ -34,8 +34,8 @@ export async function importTaps(
   if (found === undefined) throw notFound('Vehicle model');
   const read = await readTaps(file);
   if (!read.ok) throw invalid(read.problems);
-  const slots = new Map(slotsOf(found).map((slot) => [slot.id, slot]));
-  const wrong = read.rows.flatMap((one) => slotProblem(one, slots)).slice(0, MOST_PROBLEMS);
+  const sources = new Map(sourcesOf(found).map((source) => [source.id, source]));
+  const wrong = read.rows.flatMap((one) => sourceProblem(one, sources)).slice(0, MOST_PROBLEMS);
   if (wrong.length > 0) throw invalid(wrong);
   return db.transaction(async (tx) => {
     const total = { added: 0, changed: 0 };
@@ -49,15 +49,25 @@ export async function importTaps(
   });
 }
 
-function slotProblem(
+function sourceProblem(
   { number, row }: NumberedRow,
-  slots: ReadonlyMap<string, Slot>,
+  sources: ReadonlyMap<string, Source>,
 ): FieldProblem[] {
-  const path = `row ${number}, column slot`;
-  const slot = slots.get(row.slot);
-  if (slot === undefined) return [{ path, message: `the model has no slot ${row.slot}` }];
-  return screenSlot(slot).class === 'block'
-    ? [{ path, message: `${row.slot} must not be tapped` }]
+  const path = `row ${number}, column source`;
+  const source = sources.get(row.source);
+  if (source === undefined) return [{ path, message: `the model has no source ${row.source}` }];
+  if ((source.kind === 'slot') !== (row.supply_contact !== ''))
+    return [
+      {
+        path: `row ${number}, column supply_contact`,
+        message:
+          source.kind === 'slot'
+            ? 'must be a or b at a slot'
+            : 'must be empty: only slots have two contacts',
+      },
+    ];
+  return source.kind === 'slot' && screenSlot(source).class === 'block'
+    ? [{ path, message: `${row.source} must not be tapped` }]
     : [];
 }
 
@@ -117,9 +127,9 @@ function newTap(actor: Actor, modelId: string, row: TapCsvRow): NewTapPoint {
     modelId,
     jobId: null,
     feedId: null,
-    sourceId: row.slot,
+    sourceId: row.source,
     function: row.function,
-    supplyContact: row.supply_contact,
+    supplyContact: row.supply_contact === '' ? null : row.supply_contact,
     yearFrom: row.year_from,
     yearTo: row.year_to,
     trim: row.trim,
@@ -135,9 +145,9 @@ function newTap(actor: Actor, modelId: string, row: TapCsvRow): NewTapPoint {
 
 function firstDifference(stored: StoredTap, row: TapCsvRow): string | undefined {
   const pairs: readonly (readonly [string, unknown, unknown])[] = [
-    ['slot', stored.sourceId, row.slot],
+    ['source', stored.sourceId, row.source],
     ['function', stored.function, row.function],
-    ['supply_contact', stored.supplyContact, row.supply_contact],
+    ['supply_contact', stored.supplyContact ?? '', row.supply_contact],
     ['year_from', stored.yearFrom, row.year_from],
     ['year_to', stored.yearTo, row.year_to],
     ['trim', stored.trim, row.trim],

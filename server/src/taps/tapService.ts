@@ -1,12 +1,13 @@
-import { screenSlot } from '@lucky-thread/core/choose';
+import { screenSlot, whyNeverTapped } from '@lucky-thread/core/choose';
 import type { Reading } from '@lucky-thread/core/identify';
 import { advise } from '@lucky-thread/core/identify';
-import { PROOF_KINDS } from '@lucky-thread/core/prove';
-import type { Place, Slot } from '@lucky-thread/core/vehicle';
-import { PARKED } from '@lucky-thread/core/vehicle';
+import { proofKindsAt } from '@lucky-thread/core/prove';
+import type { Place, Source } from '@lucky-thread/core/vehicle';
+import { PARKED, isConductor } from '@lucky-thread/core/vehicle';
 import { DEFAULT_SETTINGS, toCoreReading } from '@lucky-thread/contract';
 import type { JobView, LogTapRequest, TapPointView } from '@lucky-thread/contract';
-import { feedSizeOf, findSessionOf, logFindingsOf, slotsOf, tappedFeeds } from '@lucky-thread/work';
+import { feedSizeOf, findSessionOf, logFindingsOf, tappedFeeds } from '@lucky-thread/work';
+import type { TappedFeed } from '@lucky-thread/work';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
 import { conflict, invalid } from '../http/problem';
@@ -14,7 +15,7 @@ import { sameContent } from '../http/sameContent';
 import { getJob } from '../jobs/jobService';
 import { listReadings } from '../readings/readingRepository';
 import { findShop } from '../shop/shopRepository';
-import { findPlaces } from '../vehicles/placeRepository';
+import { findPlaces, keepWire } from '../vehicles/placeRepository';
 import type { NewTapPoint } from './tapRepository';
 import { findTap, insertTapPoints, insertTapReadings, tapsForJob } from './tapRepository';
 
@@ -37,22 +38,23 @@ export async function logTap(
   if (again !== undefined) return sameTap(again, job, request);
 
   const { places } = (await findPlaces(db, actor.shopId, job.vehicle.modelId)) ?? { places: [] };
-  const slot = chosenSlot(job, request, slotsOf({ places }));
-  await checkSize(db, actor, { job, places }, request);
+  const tapped = chosenSource({ job, places }, request);
+  const { source } = tapped;
+  await checkSize(db, actor, tapped, request);
   const taps = await tapsForJob(db, scope);
   const counting = (await listReadings(db, job.id)).filter((one) => one.withdrawnAt === null);
   const {
     readings,
     function: is,
     supplyContact,
-  } = findings({ job, places, taps, slot }, counting.map(toCoreReading));
+  } = findings({ job, places, taps, source }, counting.map(toCoreReading));
   const tap: NewTapPoint = {
     id: ids.tapId,
     shopId: actor.shopId,
     modelId: job.vehicle.modelId,
     jobId: job.id,
     feedId: request.feedId,
-    sourceId: slot.id,
+    sourceId: source.id,
     function: is,
     supplyContact,
     yearFrom: job.vehicle.year,
@@ -62,10 +64,11 @@ export async function logTap(
     grade: 'probed',
     fuseA: request.fuseA,
     awg: request.awg,
-    note: notedFor(slot, reasonIn(job, request), request.note ?? ''),
+    note: notedFor(source, reasonIn(job, request), request.note ?? ''),
     loggedBy: actor.userId,
   };
   await db.transaction(async (tx) => {
+    await rememberWire(tx, job, source);
     const fresh = await insertTapPoints(tx, [tap]);
     if (fresh.has(tap.id)) await insertTapReadings(tx, tap.id, readings);
   });
@@ -106,14 +109,11 @@ function sameTap(stored: TapPointView, job: JobView, request: LogTapRequest): Ta
 async function checkSize(
   db: Database,
   actor: Actor,
-  of: { readonly job: JobView; readonly places: readonly Place[] },
+  tapped: TappedFeed,
   request: LogTapRequest,
 ): Promise<void> {
   const settings = (await findShop(db, actor.shopId))?.settings ?? DEFAULT_SETTINGS;
-  const tapped = tappedFeeds({ job: of.job, model: of }).find(
-    ({ feed }) => feed.id === request.feedId,
-  );
-  const size = tapped === undefined ? undefined : feedSizeOf(tapped, settings);
+  const size = feedSizeOf(tapped, settings);
   if (size === undefined)
     throw invalid([{ path: 'fuseA', message: 'give the length of the lead in the plan first' }]);
   if (!size.ok) throw invalid([{ path: 'fuseA', message: `${size.failed.text} ${size.relax}` }]);
@@ -129,57 +129,79 @@ async function checkSize(
 }
 
 /** A slot whose legend can't be read may be anything, one whose legend warns was taken for a reason: the log says so. */
-function notedFor(slot: Slot, reason: string | undefined, note: string): string {
-  const { class: safety, reason: warning } = screenSlot(slot);
+function notedFor(source: Source, reason: string | undefined, note: string): string {
   const cautions = [
-    ...(safety === 'unknown'
-      ? ['Caution: no legend that can be read, ask for the handbook’s entry.']
-      : []),
-    ...(safety === 'caution' ? [`Caution: ${warning ?? 'its legend warns'}`] : []),
+    ...cautionsOf(source),
     ...(reason === undefined ? [] : [`Taken because: ${reason}.`]),
   ];
   return [...cautions, note].join(' ').trim();
+}
+
+function cautionsOf(source: Source): string[] {
+  if (source.kind !== 'slot') return [];
+  const { class: safety, reason: warning } = screenSlot(source);
+  if (safety === 'unknown')
+    return ['Caution: no legend that can be read, ask for the handbook’s entry.'];
+  return safety === 'caution' ? [`Caution: ${warning ?? 'its legend warns'}`] : [];
 }
 
 function reasonIn(job: JobView, request: LogTapRequest): string | undefined {
   return job.plan.find((one) => one.feedId === request.feedId)?.reason?.replace(/\.$/, '');
 }
 
-function chosenSlot(job: JobView, request: LogTapRequest, slots: readonly Slot[]): Slot {
-  const planned = job.plan.find((one) => one.feedId === request.feedId);
-  const slot = slots.find((one) => one.id === planned?.sourceId);
-  if (slot === undefined)
-    throw invalid([{ path: 'feedId', message: 'no slot is chosen for this feed' }]);
-  const screening = screenSlot(slot);
-  if (screening.class === 'block')
-    throw invalid([{ path: 'feedId', message: screening.reason ?? 'must not be tapped' }]);
-  if (screening.class !== 'free' && planned?.reason === undefined)
+/**
+ * The source that a feed was planned for, with everything shown that has to be.
+ *
+ * @throws Problem 422 when there is none, when it must not be tapped, or when a reason or a proof is missing.
+ */
+function chosenSource(
+  of: { readonly job: JobView; readonly places: readonly Place[] },
+  request: LogTapRequest,
+): TappedFeed {
+  const tapped = tappedFeeds({ job: of.job, model: of }).find(
+    ({ feed }) => feed.id === request.feedId,
+  );
+  if (tapped === undefined)
+    throw invalid([{ path: 'feedId', message: 'no source is chosen for this feed' }]);
+  const { source, plan } = tapped;
+  const never = whyNeverTapped(source);
+  if (never !== undefined) throw invalid([{ path: 'feedId', message: never }]);
+  const screening = source.kind === 'slot' ? screenSlot(source) : undefined;
+  if (screening !== undefined && screening.class !== 'free' && plan.reason === undefined)
     throw invalid([
       {
         path: 'reason',
         message: `say in the plan why it was taken. ${screening.reason ?? ''}`.trim(),
       },
     ]);
-  const missing = PROOF_KINDS.filter((kind) => !request.proofs.some((one) => one.kind === kind));
+  const missing = proofKindsAt(source.kind === 'slot' ? 'slot' : 'wire').filter(
+    (kind) => !request.proofs.some((one) => one.kind === kind),
+  );
   if (missing.length > 0)
     throw invalid([{ path: 'proofs', message: `still to be shown: ${missing.join(', ')}` }]);
-  return slot;
+  return tapped;
 }
 
-/** What the readings say of a slot: the very judgement that the app shows, on the same session. */
+/** A wire that only this job knew becomes the model's, so that the log can speak of it. */
+async function rememberWire(db: Database, job: JobView, source: Source): Promise<void> {
+  const isOwn = job.harness.some((wire) => wire.id === source.id);
+  if (isOwn && isConductor(source)) await keepWire(db, job.vehicle.modelId, source);
+}
+
+/** What the readings say of a source: the very judgement that the app shows, on the same session. */
 function findings(
   of: {
     readonly job: JobView;
     readonly places: readonly Place[];
     readonly taps: readonly TapPointView[];
-    readonly slot: Slot;
+    readonly source: Source;
   },
   readings: readonly Reading[],
 ): Pick<TapPointView, 'function' | 'supplyContact' | 'readings'> {
-  const { job, places, taps, slot } = of;
+  const { job, places, taps, source } = of;
   const session = findSessionOf({ job, model: { places }, taps }, readings, { state: PARKED });
-  const verdict = advise(session).verdicts.find((one) => one.sourceId === slot.id);
-  const found = logFindingsOf({ job, taps }, slot, { verdict, readings });
+  const verdict = advise(session).verdicts.find((one) => one.sourceId === source.id);
+  const found = logFindingsOf({ job, taps }, source, { verdict, readings });
   if (!found.ok) throw invalid([found.problem]);
   return found;
 }

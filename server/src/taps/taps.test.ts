@@ -7,7 +7,8 @@ import type {
 } from '@lucky-thread/contract';
 import { matrixOf } from '@lucky-thread/contract';
 import { screenSlot } from '@lucky-thread/core/choose';
-import { slotsOf } from '@lucky-thread/work';
+import { stateAt } from '@lucky-thread/core/vehicle';
+import { jobSourcesOf, slotsOf, sourcesOf } from '@lucky-thread/work';
 import { v7 as uuidv7 } from 'uuid';
 import type { TestServer, Visitor } from '../testing/testServer';
 import { problemPaths, readingBody, startTestServer } from '../testing/testServer';
@@ -226,6 +227,95 @@ describe('the log and the next job', () => {
   });
 });
 
+describe('a tap point at a wire', () => {
+  const WIRE = 'harness/X7';
+
+  /** A job that has laid a wire open, read it in every state, and planned its supply there. */
+  async function splicedJob(): Promise<JobView> {
+    const job = await visitor.job();
+    const harness = [{ id: WIRE, name: 'X7', colour: 'BU/PK' }];
+    const plan = [{ feedId: 'switched', sourceId: WIRE, oneWayM: 2 }];
+    const laid = await visitor.patch<JobView>(`/jobs/${job.id}`, { version: 1, harness, plan });
+    expect(laid.status).toBe(200);
+    const seen = [
+      ['off', 0.01],
+      ['acc', 12.2],
+      ['run', 12.4],
+      ['crank', 0.2],
+      ['justOff', 0.01],
+      ['asleep', 0.01],
+    ] as const;
+    for (const [place, volts] of seen)
+      await visitor.put(`/jobs/${job.id}/readings/${uuidv7()}`, {
+        ...readingBody(WIRE, volts),
+        state: stateAt(place),
+      });
+    return laid.body;
+  }
+  const proofs = PROOFS.filter(({ kind }) => kind !== 'orientation');
+
+  it('needs no way round, has no supply side, and becomes the model’s wire', async () => {
+    const job = await splicedJob();
+    const url = `/jobs/${job.id}/taps/${uuidv7()}`;
+    const short = await visitor.put(url, { ...LOG, proofs: proofs.slice(1) });
+    expect(problemPaths(short)).toEqual(['proofs']);
+    const answer = await visitor.put<TapPointView>(url, { ...LOG, proofs });
+    expect(answer.status).toBe(200);
+    expect(answer.body).toMatchObject({
+      sourceId: WIRE,
+      function: 'accessory',
+      supplyContact: null,
+      supplyLandmark: null,
+      note: 'behind the flap',
+    });
+    const model = await visitor.model('Longboat');
+    expect(sourcesOf(model).find((source) => source.id === WIRE)).toEqual({
+      kind: 'wire',
+      id: WIRE,
+      name: 'X7',
+      colour: 'BU/PK',
+    });
+    // The next job on the model has it among its sources, though it has laid nothing open.
+    const next = await visitor.job();
+    const { body: taps } = await visitor.get<TapPointView[]>(`/jobs/${next.id}/taps`);
+    const known = jobSourcesOf({ job: next, model, taps }).map(({ source }) => source.id);
+    expect(known).toContain(WIRE);
+    expect(known).not.toContain('harness/W2');
+    await visitor.put(`/jobs/${next.id}/readings/${uuidv7()}`, readingBody(WIRE, 12.4));
+    const { body } = await visitor.get<TapPage>(`/models/${model.id}/taps`);
+    expect(body.taps.find((tap) => tap.sourceId === WIRE)?.confirmedJobs).toBe(1);
+  });
+
+  it('goes out as CSV without a side, and comes back', async () => {
+    const job = await splicedJob();
+    await visitor.put(`/jobs/${job.id}/taps/${uuidv7()}`, { ...LOG, proofs });
+    const path = `/models/${job.vehicle.modelId}/taps.csv`;
+    const { text } = await visitor.get(path);
+    expect(text).toMatch(/harness\/X7,accessory,,2020/);
+    const csv = { type: 'text/csv' };
+    expect((await visitor.send('POST', path, text, csv)).body).toMatchObject({ unchanged: 1 });
+    const sided = text.replace('accessory,,2020', 'accessory,a,2020');
+    const refused = await visitor.send<ProblemDocument>('POST', path, sided, csv);
+    expect(problemPaths(refused)).toEqual(['row 2, column supply_contact']);
+  });
+
+  it('is never one of a twisted pair', async () => {
+    const job = await visitor.job();
+    const harness = [
+      { id: WIRE, name: 'X7' },
+      { id: 'harness/X8', name: 'X8', tapedWith: WIRE },
+    ];
+    const plan = [{ feedId: 'switched', sourceId: 'harness/X8' }];
+    const answer = await visitor.patch<ProblemDocument>(`/jobs/${job.id}`, {
+      version: 1,
+      harness,
+      plan,
+    });
+    expect(problemPaths(answer)).toEqual(['plan.0.sourceId']);
+    expect(answer.body.detail).toMatch(/twisted/);
+  });
+});
+
 describe('CSV', () => {
   const importCsv = (modelId: string, csv: string) =>
     visitor.send<ImportResult & ProblemDocument>('POST', `/models/${modelId}/taps.csv`, csv, {
@@ -259,13 +349,13 @@ describe('CSV', () => {
     const answer = await importCsv(tap.modelId, [text, good, bad].join('\r\n'));
     expect(answer.status).toBe(422);
     // A blank line counts, as a spreadsheet counts it.
-    expect(problemPaths(answer)).toEqual(['row 5, column slot', 'row 5, column function']);
+    expect(problemPaths(answer)).toEqual(['row 5, column source', 'row 5, column function']);
     expect(await taps(tap.modelId)).toHaveLength(1);
   });
 
   it.each([
-    ['slot', 'dash/F5', 'dash/F99', 'column slot'],
-    ['a blocked slot', 'dash/F5', 'dash/F1', 'column slot'],
+    ['source', 'dash/F5', 'dash/F99', 'column source'],
+    ['a blocked slot', 'dash/F5', 'dash/F1', 'column source'],
     ['a known tap’s function', 'accessory', 'constant', 'column function'],
   ])('refuses to change %s', async (_what, from, to, path) => {
     const { tap } = await loggedTap();

@@ -1,5 +1,6 @@
 import type { HandbookEntryView } from '@lucky-thread/contract';
-import type { Place, Source } from '@lucky-thread/core/vehicle';
+import type { Conductor, Place } from '@lucky-thread/core/vehicle';
+import { BUNCH_PLACE } from '@lucky-thread/work';
 import { and, asc, eq } from 'drizzle-orm';
 import type { Database } from '../db/database';
 import { models, places, sources } from '../db/schema';
@@ -49,7 +50,30 @@ export async function insertPlaces(
   if (rows.sources.length > 0) await db.insert(sources).values(rows.sources);
 }
 
-/** A source of some places; undefined when none has the id. */
-export function sourceIn(all: readonly Place[], id: string): Source | undefined {
-  return all.flatMap((place) => place.sources).find((source) => source.id === id);
+/** Keeps a wire that a job laid open among the model's own; one that is known already stays as it is. */
+export async function keepWire(db: Database, modelId: string, wire: Conductor): Promise<void> {
+  const bunch: Place = {
+    id: BUNCH_PLACE,
+    kind: 'loom',
+    name: 'Bunch of wires',
+    location: 'Where a job laid it open',
+    reach: { steps: [], fasteners: [], tools: [] },
+    notes: '',
+    columns: 0,
+    rows: 0,
+    // What it is taped with may be a wire that the model does not have.
+    sources: [{ ...wire, tapedWith: undefined }],
+  };
+  const rows = rowsOf(modelId, [bunch]);
+  await db
+    .insert(places)
+    .values(rows.places.map((row) => ({ ...row, position: LAST })))
+    .onConflictDoNothing();
+  await db
+    .insert(sources)
+    .values(rows.sources.map((row) => ({ ...row, position: LAST })))
+    .onConflictDoNothing();
 }
+
+/** After everything that has a position of its own. */
+const LAST = 1000;

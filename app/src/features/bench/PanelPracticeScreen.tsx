@@ -1,3 +1,4 @@
+import { screenSlot } from '@lucky-thread/core/choose';
 import type { FindAdvice, FindSession } from '@lucky-thread/core/identify';
 import { describeValue } from '@lucky-thread/core/identify';
 import { nextState } from '@lucky-thread/core/vehicle';
@@ -15,6 +16,7 @@ import { useAnswer } from '../../workers/useAnswer';
 import { FusePanel } from '../../panel/FusePanel';
 import { StateSwitches } from '../../instruments/StateSwitches';
 import { VerdictCard } from '../../panel/VerdictCard';
+import { slotTitle } from '../../panel/sourceTitle';
 import type { Level } from './levels';
 import { NEED_WORDS } from './levels';
 import type { PanelPractice } from './panelPractice';
@@ -59,7 +61,8 @@ export function PanelPracticeScreen(props: {
   const judged = helped && slot !== undefined && verdict !== undefined && (
     <VerdictCard
       key={slot.id}
-      slot={slot}
+      title={slotTitle(slot)}
+      warning={screenSlot(slot).reason}
       verdict={verdict}
       readings={practice.readings.filter((one) => one.sourceId === slot.id)}
     />

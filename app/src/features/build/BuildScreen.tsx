@@ -1,6 +1,6 @@
 import { tapSteps } from '@lucky-thread/core/build';
 import { StyleSheet, View } from 'react-native';
-import { holderFor, restoreSheet } from '@lucky-thread/core/choose';
+import { METHOD_FACTS, holderFor, restoreSheet } from '@lucky-thread/core/choose';
 import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
 import { Screen } from '../../ui/Screen';
@@ -9,7 +9,14 @@ import { usePalette } from '../../ui/ThemeProvider';
 import { Words } from '../../ui/Words';
 import { useJobReadings, coreReadings } from '../../work/jobReadings';
 import { MissingTaps } from '../../shell/MissingTaps';
-import { slotFeeds, tappedFeeds, plannedTapsOf } from '@lucky-thread/work';
+import {
+  isAtSlot,
+  jointOf,
+  slotFeeds,
+  tappedFeeds,
+  plannedTapsOf,
+  titleOf,
+} from '@lucky-thread/work';
 import type { JobContext } from '@lucky-thread/work';
 import { useJobChange } from '../../work/useJobChange';
 
@@ -58,7 +65,18 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
 /** How the car is brought back as it was, for the lease's end. */
 function RestoreSheet({ context }: { readonly context: JobContext }) {
   const steps = restoreSheet(
-    tappedFeeds(context).map(({ slot }) => {
+    tappedFeeds(context).map((tapped) => {
+      if (!isAtSlot(tapped)) {
+        const joint = jointOf(context, tapped);
+        return {
+          where: titleOf(tapped.source),
+          originalA: undefined,
+          substituted: false,
+          method: joint?.name ?? 'splice',
+          trace: joint === undefined ? ('cut' as const) : METHOD_FACTS[joint.method].trace,
+        };
+      }
+      const { source: slot } = tapped;
       const holder = holderFor({ slot });
       return {
         where: slot.position,

@@ -1,6 +1,7 @@
 import type { Candidate as WholeCandidate } from '@lucky-thread/core/choose';
 import type { Verdict } from '@lucky-thread/core/identify';
-import type { Slot } from '@lucky-thread/core/vehicle';
+import type { Source } from '@lucky-thread/core/vehicle';
+import { titleOf } from '@lucky-thread/work';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
@@ -18,14 +19,14 @@ export interface CandidateListProps {
   readonly feedId: string;
   readonly candidates: readonly ShownCandidate[];
   readonly verdicts: ReadonlyMap<string, Verdict>;
-  readonly slots: ReadonlyMap<string, Slot>;
+  readonly sources: ReadonlyMap<string, Source>;
   readonly chosenId: string | undefined;
   readonly onChoose: (sourceId: string) => void;
 }
 
 const SHOWN_FIRST = 3;
 
-/** The slots that could serve a feed, best first, each with the sentence that explains its place. */
+/** The sources that could serve a feed, best first, each with the sentence that explains its place. */
 export function CandidateList(props: CandidateListProps) {
   const [all, setAll] = useState(false);
   const shown = props.candidates.filter(
@@ -33,7 +34,7 @@ export function CandidateList(props: CandidateListProps) {
   );
   const rest = props.candidates.length - shown.length;
   return (
-    <View style={styles.list} role="radiogroup" aria-label="Slots for this feed">
+    <View style={styles.list} role="radiogroup" aria-label="Sources for this feed">
       {shown.map((candidate, index) => (
         <CandidateRow
           key={candidate.sourceId}
@@ -52,16 +53,16 @@ export function CandidateList(props: CandidateListProps) {
 function CandidateRow(props: CandidateListProps & { candidate: ShownCandidate; best: boolean }) {
   const palette = usePalette();
   const { candidate } = props;
-  const slot = props.slots.get(candidate.sourceId);
+  const source = props.sources.get(candidate.sourceId);
   const verdict = props.verdicts.get(candidate.sourceId);
-  if (slot === undefined || verdict === undefined) return null;
+  if (source === undefined || verdict === undefined) return null;
   const chosen = candidate.sourceId === props.chosenId;
   return (
     <TouchableRipple
       role="radio"
       aria-checked={chosen}
-      testID={`candidate-${props.feedId}-${slot.id}`}
-      onPress={() => props.onChoose(slot.id)}
+      testID={`candidate-${props.feedId}-${source.id}`}
+      onPress={() => props.onChoose(source.id)}
       style={[
         styles.row,
         {
@@ -74,7 +75,7 @@ function CandidateRow(props: CandidateListProps & { candidate: ShownCandidate; b
       <View style={styles.inside}>
         <View style={styles.head}>
           <Words kind="heading">
-            {chosen ? '◉' : '○'} {slot.position} {slot.legend ?? '(no legend)'}
+            {chosen ? '◉' : '○'} {titleOf(source)}
           </Words>
           <Stitch stitch={verdict.stitch} step={16} />
         </View>

@@ -1,6 +1,7 @@
 import type { FeedPlanInput } from '@lucky-thread/contract';
 import type { Blocked, RankedSet } from '@lucky-thread/core/choose';
 import type { Verdict } from '@lucky-thread/core/identify';
+import { nameOf } from '@lucky-thread/core/vehicle';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
@@ -10,7 +11,14 @@ import { SideBySide } from '../../ui/SideBySide';
 import { Loading, NotWorkedOut } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import { slotsOf, slotFeeds, tappedFeeds, movedTo, withFeedPlan } from '@lucky-thread/work';
+import {
+  jobSourcesOf,
+  slotsOf,
+  slotFeeds,
+  tappedFeeds,
+  movedTo,
+  withFeedPlan,
+} from '@lucky-thread/work';
 import type { Finding } from '../../work/useFind';
 import { useFind } from '../../work/useFind';
 import type { JobContext } from '@lucky-thread/work';
@@ -19,15 +27,16 @@ import { FeedCard } from './FeedCard';
 import { SetComparison } from './SetComparison';
 import { useSets } from './useSets';
 
-/** Choose: the best set of slots for all feeds, a slot for every feed, and which way round its tap goes. */
+/** Choose: the best set of sources for all feeds, a slot for every feed, and which way round its tap goes. */
 export function ChooseScreen({ context }: { readonly context: JobContext }) {
   const finding = useFind(context);
   const change = useJobChange(context.job);
   const verdicts = useVerdicts(finding);
   const { sets, rankings } = useSets(context, verdicts);
-  const slots = useMemo(
-    () => new Map(slotsOf(context.model).map((slot) => [slot.id, slot])),
-    [context.model],
+  const { job, model, taps } = context;
+  const sources = useMemo(
+    () => new Map(jobSourcesOf({ job, model, taps }).map(({ source }) => [source.id, source])),
+    [job, model, taps],
   );
   const feeds = slotFeeds(context);
   const tapped = tappedFeeds(context);
@@ -50,7 +59,7 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
             complete
               ? 'Size fuse and wire'
               : unreasoned.length > 0
-                ? `Say why ${unreasoned[0]?.slot.position ?? ''} is taken`
+                ? `Say why ${unreasoned[0] === undefined ? 'it' : nameOf(unreasoned[0].source)} is taken`
                 : `${tapped.length} of ${feeds.length} chosen`
           }
           disabled={!complete || change.busy}
@@ -64,7 +73,7 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
       <SetComparison
         sets={sets}
         feeds={feeds}
-        slots={slots}
+        sources={sources}
         chosen={Object.fromEntries(context.job.plan.map((one) => [one.feedId, one.sourceId]))}
         busy={change.busy}
         onTake={(set) => void change.setPlan(planFor(set, context.job.plan))}
@@ -77,7 +86,7 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
             context={context}
             finding={finding}
             verdicts={verdicts}
-            slots={slots}
+            sources={sources}
             ranking={rankings[feed.id]}
             onChoose={(entry) => void change.setPlan(withFeedPlan(context.job.plan, entry))}
           />

@@ -1,7 +1,8 @@
 import type { FeedPlanInput } from '@lucky-thread/contract';
 import type { Candidate, Ranking, Unfit } from '@lucky-thread/core/choose';
 import type { Verdict } from '@lucky-thread/core/identify';
-import type { Slot } from '@lucky-thread/core/vehicle';
+import type { Source } from '@lucky-thread/core/vehicle';
+import { nameOf } from '@lucky-thread/core/vehicle';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useAppSelector } from '../../store/store';
@@ -14,7 +15,7 @@ import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import type { Finding } from '../../work/useFind';
 import type { SlotFeed, JobContext } from '@lucky-thread/work';
-import { tappedFeeds, movedTo } from '@lucky-thread/work';
+import { heavyFeeds, isAtSlot, tappedFeeds, movedTo } from '@lucky-thread/work';
 import { fieldProblem } from '../../sizing/fieldProblem';
 import { CandidateList } from './CandidateList';
 import { OrientationCard } from './OrientationCard';
@@ -25,7 +26,7 @@ export interface FeedCardProps {
   readonly context: JobContext;
   readonly finding: Finding;
   readonly verdicts: ReadonlyMap<string, Verdict>;
-  readonly slots: ReadonlyMap<string, Slot>;
+  readonly sources: ReadonlyMap<string, Source>;
   readonly ranking: Ranking | undefined;
   readonly onChoose: (entry: FeedPlanInput) => void;
 }
@@ -38,14 +39,14 @@ const ROLE_WORDS: Record<SlotFeed['role'], string> = {
 
 /** One feed: what could serve it, what it costs to take a legend that warns, and which way round the tap goes. */
 export function FeedCard(props: FeedCardProps) {
-  const { feed, context, finding, ranking, slots } = props;
+  const { feed, context, finding, ranking, sources } = props;
   const tapped = tappedFeeds(context).find((one) => one.feed.id === feed.id);
-  // A slot that serves another feed already is not offered.
+  // A source that serves another feed already is not offered.
   const others = context.job.plan
     .filter((one) => one.feedId !== feed.id)
     .map((one) => one.sourceId);
   const candidates = (ranking?.candidates ?? []).filter((one) => !others.includes(one.sourceId));
-  const chosen = candidates.find((one) => one.sourceId === tapped?.slot.id);
+  const chosen = candidates.find((one) => one.sourceId === tapped?.source.id);
   return (
     <Card testID={`feed-${feed.id}`}>
       <Words kind="title">{feed.name}</Words>
@@ -53,21 +54,25 @@ export function FeedCard(props: FeedCardProps) {
         {`${ROLE_WORDS[feed.role]}, ${feed.currentA} A at 12 V${feed.leadColour === undefined ? '' : `, ${feed.leadColour} lead of this kit`}`}
       </Words>
       {candidates.length === 0 && (
-        <Words>No slot fits yet. Go back to Find and read some more.</Words>
+        <Words>
+          {heavyFeeds(context).some((one) => one.id === feed.id)
+            ? 'No slot here carries it. From the battery through its own fuse and a relay; a switched slot gives the trigger.'
+            : 'No source fits yet. Go back to Find and read some more.'}
+        </Words>
       )}
       <CandidateList
         feedId={feed.id}
         candidates={candidates}
         verdicts={props.verdicts}
-        slots={slots}
-        chosenId={tapped?.slot.id}
+        sources={sources}
+        chosenId={tapped?.source.id}
         onChoose={(sourceId) =>
           props.onChoose(movedTo(tapped?.plan, { feedId: feed.id, sourceId }))
         }
       />
       {tapped !== undefined && chosen?.wantsReason !== undefined && (
         <Reason
-          key={tapped.slot.id}
+          key={tapped.source.id}
           candidate={chosen}
           plan={tapped.plan}
           onPlan={props.onChoose}
@@ -75,14 +80,14 @@ export function FeedCard(props: FeedCardProps) {
       )}
       {tapped !== undefined && chosen?.headroom.verdict === 'measure' && (
         <Clamp
-          key={`clamp-${tapped.slot.id}`}
+          key={`clamp-${tapped.source.id}`}
           candidate={chosen}
           plan={tapped.plan}
           onPlan={props.onChoose}
         />
       )}
-      <UnfitList feedId={feed.id} unfit={ranking?.unfit ?? []} slots={slots} />
-      {tapped !== undefined && (
+      <UnfitList feedId={feed.id} unfit={ranking?.unfit ?? []} sources={sources} />
+      {tapped !== undefined && isAtSlot(tapped) && (
         <OrientationCard context={context} finding={finding} tapped={tapped} />
       )}
     </Card>
@@ -118,7 +123,7 @@ function Reason(props: {
   );
 }
 
-/** A slot whose headroom nobody knows: the original circuit is measured with a clamp while it works. */
+/** A source whose headroom nobody knows: the original circuit is measured with a clamp while it works. */
 function Clamp(props: {
   readonly candidate: Candidate;
   readonly plan: FeedPlanInput;
@@ -149,11 +154,11 @@ function Clamp(props: {
   );
 }
 
-/** Slots that would serve but for one thing, with the way out. */
+/** Sources that would serve but for one thing, with the way out. */
 function UnfitList(props: {
   readonly feedId: string;
   readonly unfit: readonly Unfit[];
-  readonly slots: ReadonlyMap<string, Slot>;
+  readonly sources: ReadonlyMap<string, Source>;
 }) {
   const [open, setOpen] = useState(false);
   if (props.unfit.length === 0) return null;
@@ -168,9 +173,13 @@ function UnfitList(props: {
       {open &&
         props.unfit.map((one) => (
           <Words kind="small" key={one.sourceId}>
-            {`✕ ${props.slots.get(one.sourceId)?.position ?? one.sourceId}: ${one.constraint} ${one.wayOut}`}
+            {`✕ ${shortName(props.sources.get(one.sourceId)) ?? one.sourceId}: ${one.constraint} ${one.wayOut}`}
           </Words>
         ))}
     </View>
   );
+}
+
+function shortName(source: Source | undefined): string | undefined {
+  return source === undefined ? undefined : nameOf(source);
 }

@@ -3,7 +3,7 @@ import type { ContactReading, Orientation } from '@lucky-thread/core/choose';
 import { describeValue } from '@lucky-thread/core/identify';
 import type { NeedRole } from '@lucky-thread/core/identify';
 import { CONTINUOUS_SHARE } from '@lucky-thread/core/size';
-import type { StitchPlace } from '@lucky-thread/core/vehicle';
+import type { SlotSource, StitchPlace } from '@lucky-thread/core/vehicle';
 import { PLACE_WORDS, describeState, placeOf, stateAt } from '@lucky-thread/core/vehicle';
 import { StyleSheet, View } from 'react-native';
 import { carBroughtTo } from '../../store/probeSlice';
@@ -31,13 +31,13 @@ const LIVE_PLACE: Record<NeedRole, StitchPlace> = {
 export interface OrientationCardProps {
   readonly context: JobContext;
   readonly finding: Finding;
-  readonly tapped: TappedFeed;
+  readonly tapped: TappedFeed<SlotSource>;
 }
 
 /** Which way round the tap goes: two readings of the empty slot, the drawing, and what the wrong way would do. */
 export function OrientationCard({ context, finding, tapped }: OrientationCardProps) {
   const dispatch = useAppDispatch();
-  const { slot, feed } = tapped;
+  const { source: slot, feed } = tapped;
   const readings = contactReadings(slot.id, coreReadings(finding.rows));
   const orientation = orientationFrom(readings);
   const supply = orientation.kind === 'found' ? orientation.supply : undefined;
@@ -99,7 +99,7 @@ function ContactPad(
   const { context, finding, tapped, contact, landmark, last } = props;
   const taker = useTakeReading({
     jobId: context.job.id,
-    sourceId: tapped.slot.id,
+    sourceId: tapped.source.id,
     contact,
     state: finding.probing.state,
   });
@@ -118,11 +118,11 @@ function ContactPad(
   );
 }
 
-function OrientationVerdict(props: { orientation: Orientation; tapped: TappedFeed }) {
+function OrientationVerdict(props: { orientation: Orientation; tapped: TappedFeed<SlotSource> }) {
   const { orientation, tapped } = props;
   if (orientation.kind === 'incomplete') return null;
   if (orientation.kind !== 'found') return <Caution>{orientation.advice}</Caution>;
-  const { slot, feed } = tapped;
+  const { source: slot, feed } = tapped;
   const landmark = slot.contacts.find((one) => one.id === orientation.supply)?.landmark ?? '';
   const originalA = CONTINUOUS_SHARE * (slot.ratingA ?? 0);
   const wrong = tapCurrents(originalA, feed.currentA, false);

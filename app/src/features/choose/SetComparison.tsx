@@ -1,5 +1,6 @@
 import type { RankedSet } from '@lucky-thread/core/choose';
-import type { Slot } from '@lucky-thread/core/vehicle';
+import type { Source } from '@lucky-thread/core/vehicle';
+import { titleOf } from '@lucky-thread/work';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
@@ -12,8 +13,8 @@ import { Words } from '../../ui/Words';
 export interface SetComparisonProps {
   readonly sets: readonly RankedSet[];
   readonly feeds: readonly { readonly id: string; readonly name: string }[];
-  readonly slots: ReadonlyMap<string, Slot>;
-  /** Slot chosen for each feed so far. */
+  readonly sources: ReadonlyMap<string, Source>;
+  /** Source chosen for each feed so far. */
   readonly chosen: Readonly<Record<string, string | undefined>>;
   readonly busy: boolean;
   readonly onTake: (set: RankedSet) => void;
@@ -40,7 +41,7 @@ function SetColumn(
 ) {
   const palette = usePalette();
   const wide = useWide();
-  const { set, index, feeds, slots, chosen } = props;
+  const { set, index, feeds, sources, chosen } = props;
   // With nothing chosen yet the best set is the thing to do.
   const untouched = feeds.every((feed) => chosen[feed.id] === undefined);
   const taken = feeds.every((feed) => chosen[feed.id] === set.slots[feed.id]);
@@ -55,7 +56,7 @@ function SetColumn(
     >
       <Words kind="heading">{`${index === 0 ? 'Best set' : 'Next best'}${taken ? ' · taken' : ''}`}</Words>
       {feeds.map((feed) => {
-        const slot = slots.get(set.slots[feed.id] ?? '');
+        const source = sources.get(set.slots[feed.id] ?? '');
         const worse = set.differences.find((one) => one.feedId === feed.id);
         return (
           <View key={feed.id}>
@@ -63,7 +64,7 @@ function SetColumn(
               <Words kind="small" soft style={styles.name}>
                 {feed.name}
               </Words>
-              <Words kind="label">{`${slot?.position ?? ''} ${slot?.legend ?? '(no legend)'}`}</Words>
+              <Words kind="label">{source === undefined ? '' : titleOf(source)}</Words>
             </View>
             {worse !== undefined && <Words kind="small">{`↳ ${worse.because}`}</Words>}
           </View>

@@ -13,6 +13,7 @@ import { ReadingPad } from '../../instruments/ReadingPad';
 import { StateSwitches } from '../../instruments/StateSwitches';
 import type { ReadingTaker } from '../../work/useTakeReading';
 import { VerdictCard } from '../../panel/VerdictCard';
+import { slotTitle } from '../../panel/sourceTitle';
 
 jest.mock('../../store/outboxStorage', () => ({
   outboxStorage: {
@@ -310,7 +311,12 @@ describe('VerdictCard', () => {
   const show = (logged?: string) => {
     if (verdict === undefined) throw new Error('no verdict');
     renderInApp(
-      <VerdictCard slot={SLOTS[1] as Slot} verdict={verdict} readings={[OFF]} logged={logged} />,
+      <VerdictCard
+        title={slotTitle(SLOTS[1] as Slot)}
+        verdict={verdict}
+        readings={[OFF]}
+        logged={logged}
+      />,
     );
   };
 

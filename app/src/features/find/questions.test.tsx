@@ -35,6 +35,7 @@ const CONTEXT = (): JobContext => ({
       feeds: [{ id: 'a', name: 'Supply', role: 'switched', currentA: 1 }],
     },
     deferred: [],
+    harness: [],
   } as unknown as JobView,
   model: {
     places: [

@@ -28,7 +28,7 @@ export function WireEditor({ wires, known, busy, onWires }: WireEditorProps) {
   const [taped, setTaped] = useState(false);
   const last = wires.at(-1);
   const addTyped = (colours: readonly string[]): void => {
-    const first = nextNumber(wires);
+    const first = nextNumber([...wires, ...known]);
     const made = colours.map((colour, at) => ({
       id: `harness/W${first + at}`,
       name: `W${first + at}`,
@@ -37,7 +37,8 @@ export function WireEditor({ wires, known, busy, onWires }: WireEditorProps) {
     onWires([...wires, ...made]);
   };
   const add = (): void => {
-    const number = nextNumber(wires);
+    // Never a number of the model's own bunch: this wire may be another.
+    const number = nextNumber([...wires, ...known]);
     const wire: HarnessWireInput = {
       id: `harness/W${number}`,
       name: `W${number}`,

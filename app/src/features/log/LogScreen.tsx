@@ -1,5 +1,5 @@
 import type { TapPointView } from '@lucky-thread/contract';
-import { PROOF_KINDS } from '@lucky-thread/core/prove';
+import { proofKindsAt } from '@lucky-thread/core/prove';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -23,8 +23,10 @@ import {
   slotFeeds,
   tappedFeeds,
   feedSizeOf,
+  isAtSlot,
   supplyLandmarkOf,
   logFindingsOf,
+  titleOf,
 } from '@lucky-thread/work';
 import { TapPointCard } from '../../panel/TapPointCard';
 import { coreReadings } from '../../work/jobReadings';
@@ -86,14 +88,18 @@ function LogCard(props: {
   const [problem, setProblem] = useState<string>();
   // One id for all tries, so that a try whose answer was lost is not logged twice.
   const [id] = useState(() => uuidv7());
-  const { feed, slot, plan } = tapped;
-  const verdict = finding.advice?.verdicts.find((one) => one.sourceId === slot.id);
+  const { feed, source, plan } = tapped;
+  const verdict = finding.advice?.verdicts.find((one) => one.sourceId === source.id);
   const size = feedSizeOf(tapped, context.settings);
   const readings = coreReadings(finding.rows);
-  const landmark = supplyLandmarkOf(context, readings, tapped);
-  const found = logFindingsOf(context, slot, { verdict, readings });
+  const supply = isAtSlot(tapped)
+    ? ` · supply at the ${supplyLandmarkOf(context, readings, tapped) ?? '(not read)'}`
+    : '';
+  const found = logFindingsOf(context, source, { verdict, readings });
   const missing = finding.advice !== undefined && !found.ok ? found.problem.message : undefined;
-  const proven = PROOF_KINDS.every((kind) => plan.proofs?.includes(kind) === true);
+  const proven = proofKindsAt(source.kind === 'slot' ? 'slot' : 'wire').every(
+    (kind) => plan.proofs?.includes(kind) === true,
+  );
   const waiting = finding.rows.some((row) => row.saved === 'unsaved' || row.saved === 'sending');
   const write = async (): Promise<TapPointView | undefined> => {
     if (size?.ok !== true) return undefined;
@@ -107,10 +113,10 @@ function LogCard(props: {
     <Card testID={`log-${feed.id}`}>
       <View style={styles.head}>
         <View style={styles.grow}>
-          <Words kind="heading">{`${slot.position} ${slot.legend ?? '(no legend)'}`}</Words>
+          <Words kind="heading">{titleOf(source)}</Words>
           <Words>{verdict?.headline ?? ''}</Words>
           <Words kind="small" soft>
-            {`${feed.name} · supply at the ${landmark ?? '(not read)'}${size?.ok === true ? ` · ${size.fuseA} A fuse, ${size.awg} AWG` : ''}`}
+            {`${feed.name}${supply}${size?.ok === true ? ` · ${size.fuseA} A fuse, ${size.awg} AWG` : ''}`}
           </Words>
         </View>
         {verdict !== undefined && <Stitch stitch={verdict.stitch} named step={24} />}

@@ -14,7 +14,7 @@ import { Words } from '../../ui/Words';
 import { useFind } from '../../work/useFind';
 import { MissingTaps } from '../../shell/MissingTaps';
 import type { TappedFeed, JobContext } from '@lucky-thread/work';
-import { slotFeeds, tappedFeeds, withFeedPlan } from '@lucky-thread/work';
+import { slotFeeds, tappedFeeds, titleOf, withFeedPlan } from '@lucky-thread/work';
 import { useJobChange } from '../../work/useJobChange';
 
 /** Prove: the closing proofs of every tap; each is kept as soon as it is shown. */
@@ -24,8 +24,9 @@ export function ProveScreen({ context }: { readonly context: JobContext }) {
   const tapped = tappedFeeds(context);
   if (tapped.length < slotFeeds(context).length) return <MissingTaps />;
   const proofs = tapped.map((one) => {
-    const verdict = finding.advice?.verdicts.find((each) => each.sourceId === one.slot.id);
-    return { one, list: closingProofs(one.feed, verdict?.function) };
+    const verdict = finding.advice?.verdicts.find((each) => each.sourceId === one.source.id);
+    const at = one.source.kind === 'slot' ? 'slot' : 'wire';
+    return { one, list: closingProofs(one.feed, verdict?.function, at) };
   });
   const left = proofs.reduce(
     (sum, { one, list }) => sum + list.length - (one.plan.proofs?.length ?? 0),
@@ -57,7 +58,7 @@ export function ProveScreen({ context }: { readonly context: JobContext }) {
       </Caution>
       {proofs.map(({ one, list }) => (
         <Card key={one.feed.id}>
-          <Words kind="heading">{`${one.feed.name} at ${one.slot.position} ${one.slot.legend ?? ''}`}</Words>
+          <Words kind="heading">{`${one.feed.name} at ${titleOf(one.source)}`}</Words>
           {list.map((proof) => (
             <ProofRow
               key={proof.kind}

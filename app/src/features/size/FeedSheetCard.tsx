@@ -2,6 +2,7 @@ import type { FeedPlanInput } from '@lucky-thread/contract';
 import { feedSheet } from '@lucky-thread/core/choose';
 import type { FeedSheet } from '@lucky-thread/core/choose';
 import type { FeedSize } from '@lucky-thread/core/size';
+import type { SlotSource } from '@lucky-thread/core/vehicle';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useAppSelector } from '../../store/store';
@@ -15,7 +16,14 @@ import { Words } from '../../ui/Words';
 import { OrientationDrawing } from '../../panel/OrientationDrawing';
 import type { ReadingRow } from '../../work/jobReadings';
 import type { TappedFeed, JobContext } from '@lucky-thread/work';
-import { feedLoadOf, sheetGivenOf, orientationAt, tapOfOthers } from '@lucky-thread/work';
+import {
+  feedLoadOf,
+  isAtSlot,
+  sheetGivenOf,
+  orientationAt,
+  tapOfOthers,
+  titleOf,
+} from '@lucky-thread/work';
 import type { PlanField } from './planProblems';
 import { SheetLines } from './SheetLines';
 import { SizeResult, shownConductor } from '../../sizing/SizeResult';
@@ -40,7 +48,7 @@ export function FeedSheetCard(props: FeedSheetCardProps) {
   const { context, tapped, plan, problems, size, onPlan } = props;
   const units = useAppSelector((state) => state.prefs.units);
   const [more, setMore] = useState(false);
-  const { feed, slot } = tapped;
+  const { feed, source } = tapped;
   const load = feedLoadOf(tapped, context.settings, plan);
   const sheet = useSheet(props);
   const change = (changed: Partial<FeedPlanInput>): void => onPlan({ ...plan, ...changed });
@@ -49,7 +57,7 @@ export function FeedSheetCard(props: FeedSheetCardProps) {
       <View>
         <Words kind="title">{feed.name}</Words>
         <Words soft>
-          {`${slot.position} ${slot.legend ?? '(no legend)'} · ${slot.ratingA ?? 0} A slot · ${feed.currentA} A at 12 V`}
+          {`${titleOf(source)}${source.kind === 'slot' ? ` · ${source.ratingA ?? 0} A slot` : ''} · ${feed.currentA} A at 12 V`}
         </Words>
       </View>
       <NumberField
@@ -88,7 +96,9 @@ export function FeedSheetCard(props: FeedSheetCardProps) {
           onPlan={onPlan}
         />
       )}
-      {sheet !== undefined && <WayRound {...props} sheet={sheet} />}
+      {sheet?.wayRound !== undefined && isAtSlot(tapped) && (
+        <WayRound {...props} tapped={tapped} wayRound={sheet.wayRound} />
+      )}
       {sheet !== undefined && (
         <Choice
           label="Ground within reach"
@@ -112,20 +122,26 @@ export function FeedSheetCard(props: FeedSheetCardProps) {
 function useSheet(props: FeedSheetCardProps): FeedSheet | undefined {
   const { context, tapped, plan, size } = props;
   const units = useAppSelector((state) => state.prefs.units);
-  const { feed, slot } = tapped;
+  const { feed, source } = tapped;
   const { job, settings } = context;
   return useMemo(() => {
     if (size === undefined) return undefined;
     const leadMm2 = shownConductor(size, units)?.size.areaMm2;
-    const given = sheetGivenOf({ job, settings }, { feed, slot, plan }, { size, leadMm2 });
+    const given = sheetGivenOf({ job, settings }, { feed, source, plan }, { size, leadMm2 });
     return given === undefined ? undefined : feedSheet(given);
-  }, [size, feed, slot, plan, job, settings, units]);
+  }, [size, feed, source, plan, job, settings, units]);
 }
 
 /** The tap as it lies in the car, and what each way round does to both fuses. */
-function WayRound(props: FeedSheetCardProps & { readonly sheet: FeedSheet }) {
-  const { context, rows, tapped, sheet } = props;
-  const { slot } = tapped;
+function WayRound(
+  props: Pick<FeedSheetCardProps, 'context' | 'rows'> & {
+    readonly tapped: TappedFeed<SlotSource>;
+    readonly wayRound: NonNullable<FeedSheet['wayRound']>;
+  },
+) {
+  const { context, rows, tapped } = props;
+  const { right, wrong } = props.wayRound;
+  const { source: slot } = tapped;
   const orientation = orientationAt(slot.id, coreReadings(rows));
   const logged = tapOfOthers(context, slot.id);
   const supply =
@@ -138,7 +154,7 @@ function WayRound(props: FeedSheetCardProps & { readonly sheet: FeedSheet }) {
         <Caution>The supply side has not been read: go back to Choose.</Caution>
       ) : (
         <Words kind="small">
-          {`Right: original fuse ${amps(sheet.right.originalFuseA)}, added ${amps(sheet.right.addedFuseA)}. Wrong: the original fuse carries ${amps(sheet.wrong.originalFuseA)}, and the added lead dies with it.`}
+          {`Right: original fuse ${amps(right.originalFuseA)}, added ${amps(right.addedFuseA)}. Wrong: the original fuse carries ${amps(wrong.originalFuseA)}, and the added lead dies with it.`}
         </Words>
       )}
     </View>

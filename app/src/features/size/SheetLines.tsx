@@ -1,4 +1,4 @@
-import type { FeedSheet } from '@lucky-thread/core/choose';
+import type { FeedSheet, HolderFit } from '@lucky-thread/core/choose';
 import type { UnitSystem } from '@lucky-thread/core/units';
 import { shown } from '@lucky-thread/core/units';
 import { useState } from 'react';
@@ -25,18 +25,7 @@ export function SheetLines({ sheet, id, units }: SheetLinesProps) {
       {best !== undefined && (
         <Line name="Joint" what={best.name} why={best.why.join(' ')} cautions={best.cautions} />
       )}
-      <Line
-        name="Holder"
-        what={holder.fits ? holder.holder.name : 'none fits'}
-        why={holder.note}
-        cautions={
-          holder.fits
-            ? holder.substitute === undefined
-              ? []
-              : [holder.substitute]
-            : [holder.wayOut]
-        }
-      />
+      {holder !== undefined && <HolderLine holder={holder} />}
       <Line
         name="Headroom"
         what={headroom.verdict === 'ok' ? 'enough' : headroom.verdict}
@@ -77,6 +66,13 @@ export function SheetLines({ sheet, id, units }: SheetLinesProps) {
         ))}
     </View>
   );
+}
+
+function HolderLine({ holder }: { readonly holder: HolderFit }) {
+  if (!holder.fits)
+    return <Line name="Holder" what="none fits" why={holder.note} cautions={[holder.wayOut]} />;
+  const cautions = holder.substitute === undefined ? [] : [holder.substitute];
+  return <Line name="Holder" what={holder.holder.name} why={holder.note} cautions={cautions} />;
 }
 
 function Line(props: {

@@ -2,7 +2,7 @@ import type { CircuitFunction } from '../../vehicle';
 import { CIRCUIT_FUNCTIONS } from '../../vehicle';
 import type { HiddenCircuits } from '../legend/hiddenCircuits';
 import type { FunctionWeights, SafetyClass } from '../legend/lexicon';
-import type { FunctionPrior, LabelReading } from '../legend/readLabel';
+import type { FunctionPrior, LabelReading, Written } from '../legend/readLabel';
 import { believedOf, readWritten } from '../legend/readLabel';
 import type { ProbeSource } from '../reading/source';
 
@@ -48,10 +48,7 @@ export function sourcePrior(
   },
   hidden?: HiddenCircuits,
 ): Belief {
-  if (source.kind === 'wire') return { functions: WIRE_PRIOR, critical: NOTHING };
-  const label = source.label ?? readWritten(source);
-  const byPanel = label.safety === 'unknown' && hidden !== undefined && hidden.share > 0;
-  const belief = byPanel ? beliefAmong(hidden, beliefBy(label)) : beliefBy(label);
+  const belief = source.kind === 'wire' ? WIRE_BELIEF : beliefOfSlot(source, hidden);
   const { logged } = source;
   if (logged === undefined) return belief;
   const doubt = 1 - logged.probability;
@@ -62,6 +59,15 @@ export function sourcePrior(
     ),
     critical: mapFunctions((name) => doubt * belief.critical[name]),
   };
+}
+
+function beliefOfSlot(
+  source: Written & { readonly label?: LabelReading },
+  hidden: HiddenCircuits | undefined,
+): Belief {
+  const label = source.label ?? readWritten(source);
+  const byPanel = label.safety === 'unknown' && hidden !== undefined && hidden.share > 0;
+  return byPanel ? beliefAmong(hidden, beliefBy(label)) : beliefBy(label);
 }
 
 function beliefBy(label: LabelReading): Belief {
@@ -126,7 +132,7 @@ const WIRE_WEIGHTS: Partial<Record<CircuitFunction, number>> = {
 };
 const WIRE_TOTAL = Object.values(WIRE_WEIGHTS).reduce((sum, weight) => sum + weight, 0);
 const WIRE_PRIOR = mapFunctions((name) => (WIRE_WEIGHTS[name] ?? 0) / WIRE_TOTAL);
-const NOTHING = mapFunctions(() => 0);
+const WIRE_BELIEF: Belief = { functions: WIRE_PRIOR, critical: mapFunctions(() => 0) };
 const CRITICAL_PRIOR = mapFunctions((name) => CRITICAL_FUNCTIONS[name] ?? 0);
 
 function mapFunctions(of: (name: CircuitFunction) => number): FunctionPrior {

@@ -21,13 +21,14 @@ const LEFT_AFTER_LOOK_UP = 0.15;
 
 /**
  * What taking a source costs besides the work of settling it, s: by its legend, and by its danger, 0 to 1; where the
- * handbook is to be asked first, that work and what it leaves.
+ * handbook is to be asked first, that work and what it leaves; and the work to get at a place that is still shut.
  */
 export function priceOf(sourceId: string, danger: number, field: Field): number {
   const price = LEGEND_SECONDS[field.classes.get(sourceId) ?? 'unknown'] + DANGER_SECONDS * danger;
-  return wantsLookUp(sourceId, danger, field)
+  const taken = wantsLookUp(sourceId, danger, field)
     ? WORK_SECONDS.lookUp + LEFT_AFTER_LOOK_UP * price
     : price;
+  return taken + (field.sources.get(sourceId)?.reachS ?? 0);
 }
 
 /**

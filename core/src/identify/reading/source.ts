@@ -36,4 +36,6 @@ export interface ProbeSource {
   readonly kind?: 'slot' | 'wire';
   /** Rating of the fuse found, A; left out: not known. */
   readonly ratingA?: number | undefined;
+  /** Work to get at its place, s; left out: it lies open. */
+  readonly reachS?: number | undefined;
 }

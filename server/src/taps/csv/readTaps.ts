@@ -99,6 +99,9 @@ function wordsOf(error: CsvError): string {
   }
 }
 
+/** Columns by the names that they had in files of earlier versions. */
+const NAMED_NOW: ReadonlyMap<string, string> = new Map([['slot', 'source']]);
+
 /** Collects rows and problems. */
 function newRows() {
   const rows: NumberedRow[] = [];
@@ -124,7 +127,7 @@ function newRows() {
     take: (cells: readonly string[]): void => {
       number += 1;
       if (columns !== undefined) return takeRow(cells, columns);
-      columns = cells.map((cell) => cell.trim());
+      columns = cells.map((cell) => NAMED_NOW.get(cell.trim()) ?? cell.trim());
       problems.push(...missingColumns(columns, number));
     },
     refuse: (problem: FieldProblem): void => void problems.push(problem),

@@ -22,7 +22,7 @@ export async function* tapsAsCsv(
 function cellsOf(tap: TapPointView): string[] {
   const cells: Record<(typeof TAP_CSV_COLUMNS)[number], string | number> = {
     id: tap.id,
-    slot: tap.sourceId,
+    source: tap.sourceId,
     function: tap.function,
     supply_contact: tap.supplyContact ?? '',
     year_from: tap.yearFrom,

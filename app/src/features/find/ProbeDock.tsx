@@ -1,0 +1,161 @@
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { Source } from '@lucky-thread/core/vehicle';
+import { withdraw } from '../../store/outbox';
+import { carBroughtTo } from '../../store/probeSlice';
+import { useAppDispatch } from '../../store/store';
+import { ActionButton } from '../../ui/ActionButton';
+import { NotWorkedOut } from '../../ui/States';
+import { useShortcuts } from '../../ui/useShortcuts';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+import type { JobContext } from '@lucky-thread/work';
+import { heavyFeeds, jobSourcesOf, slotsOf, titleOf } from '@lucky-thread/work';
+import { HandbookEntry } from './HandbookEntry';
+import { countingRows } from '../../work/jobReadings';
+import { NextDock } from './NextDock';
+import { ReadingPad } from '../../instruments/ReadingPad';
+import { useDefer } from './useDefer';
+import type { Finding } from '../../work/useFind';
+import { useFollowPlan } from './useFollowPlan';
+import { useTakeReading } from '../../work/useTakeReading';
+
+/** Props of {@link ProbeDock}. */
+export interface ProbeDockProps {
+  readonly context: JobContext;
+  readonly finding: Finding;
+  /** Every feed has a source and the user goes on. */
+  readonly onFilled: () => void;
+}
+
+/** A source of the job by its id: a slot of the model, or a wire that the job has laid open. */
+export function useSource(context: JobContext, id: string | undefined): Source | undefined {
+  const { job, model, taps } = context;
+  return useMemo(
+    () => jobSourcesOf({ job, model, taps }).find(({ source }) => source.id === id)?.source,
+    [job, model, taps, id],
+  );
+}
+
+/** Where to go next, and the pad for the source in hand. */
+export function ProbeDock({ context, finding, onFilled }: ProbeDockProps) {
+  const dispatch = useAppDispatch();
+  const { probing, advice, thinking } = finding;
+  const jobId = context.job.id;
+  const defer = useDefer(context.job);
+  const follow = useFollowPlan({ jobId, advice, thinking, probing });
+  const source = useSource(context, probing.sourceId);
+  return (
+    <View style={styles.tight}>
+      <NotWorkedOut what="The plan" problem={finding.problem} onRetry={finding.retry} />
+      <NextDock
+        next={advice?.next}
+        thinking={thinking}
+        state={probing.state}
+        deferred={probing.cannot}
+        onFilled={onFilled}
+        onArrived={(state, sourceId) => {
+          dispatch(carBroughtTo({ jobId, state, ...(sourceId === undefined ? {} : { sourceId }) }));
+          // The plan may name another slot first once the car is there.
+          follow(sourceId);
+        }}
+        onDefer={(place, left) => void defer([place], left)}
+        lookUp={(sourceId) => <LookUp model={context.model} sourceId={sourceId} />}
+      />
+      <HeavyFeeds context={context} />
+      {source === undefined ? (
+        <Words kind="small" soft>
+          Touch a slot or a wire to log a reading.
+        </Words>
+      ) : (
+        <SourcePad
+          key={source.id}
+          source={source}
+          context={context}
+          finding={finding}
+          onTaken={() => follow()}
+        />
+      )}
+    </View>
+  );
+}
+
+/** The field that the plan asks for, under the sentence that asks for it. */
+function LookUp({
+  model,
+  sourceId,
+}: {
+  readonly model: JobContext['model'];
+  readonly sourceId: string;
+}) {
+  const slot = slotsOf(model).find((one) => one.id === sourceId);
+  return slot === undefined ? null : (
+    <HandbookEntry key={sourceId} model={model} slot={slot} asked />
+  );
+}
+
+function SourcePad(
+  props: Omit<ProbeDockProps, 'onFilled'> & {
+    readonly source: Source;
+    readonly onTaken: () => void;
+  },
+) {
+  const dispatch = useAppDispatch();
+  const { source, context, finding } = props;
+  const jobId = context.job.id;
+  const taker = useTakeReading({ jobId, sourceId: source.id, state: finding.probing.state });
+  const last = countingRows(finding.rows).at(-1);
+  const undo = (): void => {
+    if (last !== undefined) dispatch(withdraw(jobId, last.id));
+  };
+  const take = (kept: boolean): void => {
+    if (kept) props.onTaken();
+  };
+  useShortcuts({
+    l: { what: 'Lamp lit', run: () => void taker.glow('lit').then(take) },
+    i: { what: 'Lamp dim', run: () => void taker.glow('dim').then(take) },
+    d: { what: 'Lamp dark', run: () => void taker.glow('dark').then(take) },
+    m: { what: 'Simulated meter', run: () => void taker.simulated().then(take) },
+    u: { what: 'Undo the last reading', run: undo },
+  });
+  return (
+    <View style={styles.pad}>
+      <View style={styles.padHead}>
+        <Words kind="heading" testID="selected-slot" lines={1} style={styles.fill}>
+          {titleOf(source)}
+        </Words>
+        <ActionButton
+          kind="quiet"
+          label="Undo last"
+          testID="undo"
+          disabled={last === undefined}
+          onPress={undo}
+        />
+      </View>
+      <ReadingPad
+        taker={taker}
+        simulated={context.model.simulated}
+        first={context.settings.schools.tester}
+        onTaken={props.onTaken}
+      />
+    </View>
+  );
+}
+
+/** Feeds that no panel is searched for. */
+function HeavyFeeds({ context }: { readonly context: JobContext }) {
+  const heavy = heavyFeeds(context);
+  if (heavy.length === 0) return null;
+  return (
+    <Words kind="small" testID="heavy-feeds">
+      {`${heavy.map(({ name, currentA }) => `${name}, ${currentA} A`).join('; ')}: more than any slot here carries. From the battery through its own fuse and a relay; a slot gives the trigger at most.`}
+    </Words>
+  );
+}
+
+const styles = StyleSheet.create({
+  fill: { flex: 1, minHeight: 0 },
+  tight: { gap: SPACE.s },
+  pad: { gap: SPACE.xs },
+  padHead: { flexDirection: 'row', alignItems: 'center' },
+});

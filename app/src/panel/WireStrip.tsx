@@ -1,0 +1,84 @@
+import type { Verdict } from '@lucky-thread/core/identify';
+import type { Conductor } from '@lucky-thread/core/vehicle';
+import { FUNCTION_NAMES, markOf, nameOf } from '@lucky-thread/core/vehicle';
+import { StyleSheet, View } from 'react-native';
+import { TouchableRipple } from 'react-native-paper';
+import { Stitch } from '../ui/Stitch';
+import { usePalette } from '../ui/ThemeProvider';
+import { RADIUS, SPACE, TARGET } from '../ui/tokens';
+import { Words } from '../ui/Words';
+import { WireSwatch } from './WireSwatch';
+
+/** Props of {@link WireStrip}. */
+export interface WireStripProps {
+  readonly name: string;
+  readonly wires: readonly Conductor[];
+  readonly verdicts: ReadonlyMap<string, Verdict>;
+  readonly selectedId: string | undefined;
+  /** Wires that the plan wants read next. */
+  readonly wantedIds: ReadonlySet<string>;
+  readonly onTouch: (sourceId: string) => void;
+}
+
+/** The wires of a loom beside the panel: colour, code, and the stitch of what is known of each. */
+export function WireStrip(props: WireStripProps) {
+  return (
+    <View style={styles.stack} testID="wire-strip">
+      <Words kind="label">{props.name}</Words>
+      <View role="list" aria-label={props.name} style={styles.wires}>
+        {props.wires.map((wire) => (
+          <View role="listitem" key={wire.id}>
+            <WireChip {...props} wire={wire} />
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+function WireChip(props: WireStripProps & { readonly wire: Conductor }) {
+  const palette = usePalette();
+  const { wire, verdicts } = props;
+  const verdict = verdicts.get(wire.id);
+  const selected = props.selectedId === wire.id;
+  const is = verdict?.function;
+  return (
+    <TouchableRipple
+      role="button"
+      aria-pressed={selected}
+      testID={`slot-${wire.id}`}
+      onPress={() => props.onTouch(wire.id)}
+      style={[
+        styles.chip,
+        {
+          backgroundColor: palette.raised,
+          borderColor: selected ? palette.accent : palette.line,
+          borderWidth: selected ? 3 : 1,
+        },
+      ]}
+    >
+      <View style={styles.inside}>
+        {props.wantedIds.has(wire.id) && (
+          <View style={[styles.wanted, { backgroundColor: palette.accent }]} />
+        )}
+        <WireSwatch colour={markOf(wire)} />
+        <View>
+          <Words kind="code">{`${nameOf(wire)} ${markOf(wire) ?? ''}`.trim()}</Words>
+          {is === undefined ? (
+            verdict !== undefined && <Stitch stitch={verdict.stitch} step={10} />
+          ) : (
+            <Words kind="code">{FUNCTION_NAMES[is].code}</Words>
+          )}
+        </View>
+      </View>
+    </TouchableRipple>
+  );
+}
+
+const styles = StyleSheet.create({
+  stack: { gap: SPACE.xs },
+  wires: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
+  chip: { minHeight: TARGET, minWidth: 112, borderRadius: RADIUS, overflow: 'hidden' },
+  inside: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s, padding: SPACE.s },
+  wanted: { position: 'absolute', left: 0, top: 0, bottom: 0, width: 5 },
+});

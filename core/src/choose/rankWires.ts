@@ -1,0 +1,83 @@
+import { fills, meetsProbability } from '../identify';
+import type { Verdict } from '../identify';
+import type { Conductor } from '../vehicle';
+import { describeWireColour, markOf, parseWireColour } from '../vehicle';
+import type { Candidate, RankInput, Unfit } from './rankCandidates';
+import { spliceRoom } from './spliceRoom';
+
+/** What each property of a wire is worth in the ranking, against a certainty between 0 and 1; a slot leaves the wire whole. */
+const WORTH = {
+  sure: 0.5,
+  logged: 0.15,
+  splice: -0.3,
+  headroom: { ok: 0.1, measure: -0.25 },
+} as const;
+/** Below this a wire is not worth showing. */
+const SHOWN = 0.15;
+
+/**
+ * A wire for a feed: a candidate once its readings prove it, for no legend speaks for it; what would serve but for one
+ * thing, with the way out; undefined when it is something else.
+ */
+export function weighWire(wire: Conductor, input: RankInput): Candidate | Unfit | undefined {
+  const verdict = input.verdicts.get(wire.id);
+  if (verdict === undefined) return undefined;
+  const meets = meetsProbability(input.need, verdict.posterior);
+  if (meets < SHOWN) return undefined;
+  const unfit = whyNot(wire, verdict, input);
+  if (unfit !== undefined) return { sourceId: wire.id, ...unfit };
+  const room = spliceRoom(wire, input.currentA, {
+    measuredA: input.measuredA?.[wire.id],
+    sharedA: input.sharedA?.[wire.id],
+  });
+  if (room.verdict === 'refused')
+    return { sourceId: wire.id, constraint: room.text, wayOut: room.wayOut ?? '' };
+  const isLogged = input.loggedSourceIds.has(wire.id);
+  return {
+    sourceId: wire.id,
+    meets,
+    sure: true,
+    score:
+      meets +
+      WORTH.sure +
+      WORTH.splice +
+      (isLogged ? WORTH.logged : 0) +
+      WORTH.headroom[room.verdict],
+    because: `Proven by readings${isLogged ? ', in the log of this model' : ''}, spliced: ${colourOf(wire)}.`,
+    cautions: [
+      'Colours differ between years and trims: this very wire was read, not its colour.',
+      ...(room.verdict === 'measure' ? [`${room.text} ${room.wayOut ?? ''}`.trim()] : []),
+      ...(wire.alsoFeeds === undefined ? [] : [`It also feeds ${wire.alsoFeeds}.`]),
+      ...verdict.contradictions.map((one) => one.explanation),
+    ],
+    wantsReason: undefined,
+    headroom: room,
+    fit: undefined,
+  };
+}
+
+function whyNot(
+  wire: Conductor,
+  verdict: Verdict,
+  input: RankInput,
+): Pick<Unfit, 'constraint' | 'wayOut'> | undefined {
+  if (verdict.fence !== undefined)
+    return { constraint: verdict.fence.reason, wayOut: verdict.fence.instruction };
+  if (wire.tapedWith !== undefined)
+    return {
+      constraint: 'It is taped or twisted with another: a pair is a data line or a speaker’s.',
+      wayOut: 'Take a single wire.',
+    };
+  if (!fills(input.need, verdict))
+    return {
+      constraint: `Not proven: ${verdict.headline}. No legend speaks for a wire.`,
+      wayOut: 'Read it in the states that are left, then it may serve.',
+    };
+  return undefined;
+}
+
+/** The colour of a wire in words, as it was seen. */
+function colourOf(wire: Conductor): string {
+  const mark = markOf(wire);
+  return mark === undefined ? 'colour not noted' : describeWireColour(parseWireColour(mark));
+}
