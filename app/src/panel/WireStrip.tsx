@@ -27,7 +27,7 @@ export function WireStrip(props: WireStripProps) {
       <Words kind="label">{props.name}</Words>
       <View role="list" aria-label={props.name} style={styles.wires}>
         {props.wires.map((wire) => (
-          <View role="listitem" key={wire.id}>
+          <View role="listitem" key={wire.id} style={styles.item}>
             <WireChip {...props} wire={wire} />
           </View>
         ))}
@@ -78,7 +78,8 @@ function WireChip(props: WireStripProps & { readonly wire: Conductor }) {
 const styles = StyleSheet.create({
   stack: { gap: SPACE.xs },
   wires: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
-  chip: { minHeight: TARGET, minWidth: 112, borderRadius: RADIUS, overflow: 'hidden' },
+  item: { flexGrow: 1, flexBasis: 150, maxWidth: 240 },
+  chip: { minHeight: TARGET, borderRadius: RADIUS, overflow: 'hidden' },
   inside: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s, padding: SPACE.s },
   wanted: { position: 'absolute', left: 0, top: 0, bottom: 0, width: 5 },
 });
