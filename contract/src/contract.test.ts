@@ -9,7 +9,7 @@ import {
   SignInRequest,
   TapCsvRow,
   shownOf,
-  UpdateJobRequest,
+  PutPlanRequest,
   UpdateShopRequest,
   needsOf,
   toTapClaim,
@@ -144,20 +144,29 @@ describe('CreateJobRequest', () => {
   });
 });
 
-describe('UpdateJobRequest', () => {
-  it('refuses one slot for two feeds', () => {
-    const plan = [
-      { feedId: 'a', sourceId: 'dash/F1' },
-      { feedId: 'b', sourceId: 'dash/F1' },
-    ];
-    expect(validate(UpdateJobRequest, { version: 1, plan })).toMatchObject({
-      ok: false,
-      problems: [{ path: 'plan', message: 'a slot serves one feed only' }],
-    });
+/** A change as it is sent. */
+const HEAD = {
+  command: '01890a5d-ac96-774b-bcce-b302099a8058',
+  at: '2026-05-04T10:00:00.000Z',
+  base: null,
+};
+
+describe('PutPlanRequest', () => {
+  it('wants an id, a moment and what it was made on', () => {
+    const plan = { feedId: 'a', sourceId: 'dash/F1' };
+    expect(validate(PutPlanRequest, { ...HEAD, plan }).ok).toBe(true);
+    expect(validate(PutPlanRequest, { ...HEAD, base: HEAD.command, plan: null }).ok).toBe(true);
+    for (const field of ['command', 'at', 'base', 'plan'] as const)
+      expect(paths(validate(PutPlanRequest, { ...HEAD, plan, [field]: undefined }))).toEqual([
+        field,
+      ]);
+    expect(paths(validate(PutPlanRequest, { ...HEAD, command: 'mine', plan }))).toEqual([
+      'command',
+    ]);
   });
   it.each([-1, 0, 31, '3'])('refuses a lead of %p m', (oneWayM) => {
-    const plan = [{ feedId: 'a', sourceId: 's', oneWayM }];
-    expect(paths(validate(UpdateJobRequest, { version: 1, plan }))).toEqual(['plan.0.oneWayM']);
+    const plan = { feedId: 'a', sourceId: 's', oneWayM };
+    expect(paths(validate(PutPlanRequest, { ...HEAD, plan }))).toEqual(['plan.oneWayM']);
   });
   it('knows the phases in the order people work', () => {
     expect(PHASES).toEqual([
@@ -231,19 +240,19 @@ describe('plans and settings', () => {
       measuredA: 3.2,
       sizing: { systemV: 13.8, dropLimitPercent: 5, insulation: 80, ambientC: 45, bundle: 4 },
     };
-    expect(validate(UpdateJobRequest, { version: 1, plan: [whole] }).ok).toBe(true);
+    expect(validate(PutPlanRequest, { ...HEAD, plan: whole }).ok).toBe(true);
   });
 
   it.each([
-    ['plan.0.measuredA', { measuredA: -1 }],
-    ['plan.0.ground', { ground: 'paint' }],
-    ['plan.0.reason', { reason: '' }],
-    ['plan.0.sizing.ambientC', { sizing: { ambientC: 300 } }],
-    ['plan.0.sizing.insulation', { sizing: { insulation: 70 } }],
-    ['plan.0.sizing.bundle', { sizing: { bundle: 0 } }],
+    ['plan.measuredA', { measuredA: -1 }],
+    ['plan.ground', { ground: 'paint' }],
+    ['plan.reason', { reason: '' }],
+    ['plan.sizing.ambientC', { sizing: { ambientC: 300 } }],
+    ['plan.sizing.insulation', { sizing: { insulation: 70 } }],
+    ['plan.sizing.bundle', { sizing: { bundle: 0 } }],
   ])('refuse a slip at %s', (path, slip) => {
-    const request = { version: 1, plan: [{ ...plan, ...slip }] };
-    expect(paths(validate(UpdateJobRequest, request))).toEqual([path]);
+    const request = { ...HEAD, plan: { ...plan, ...slip } };
+    expect(paths(validate(PutPlanRequest, request))).toEqual([path]);
   });
 
   it('refuse settings without a part, or with a wire that nobody sells', () => {

@@ -1,8 +1,6 @@
-import { PROOF_KINDS } from '@lucky-thread/core/prove';
-import type { ProofKind } from '@lucky-thread/core/prove';
 import { INSULATIONS_C } from '@lucky-thread/core/size';
 import type { InsulationC } from '@lucky-thread/core/size';
-import { ArrayUnique, IsBoolean, IsIn, IsInt, IsString, Length } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsString, Length } from 'class-validator';
 import { InRange, Nested, Optional } from './rules/fields';
 
 /** What a feed is sized for where it differs from the shop's own way. */
@@ -96,10 +94,4 @@ export class FeedPlanInput {
   @Optional()
   @Nested(() => SizingInput)
   sizing?: SizingInput;
-
-  /** Closing proofs shown so far. */
-  @Optional()
-  @ArrayUnique()
-  @IsIn(PROOF_KINDS, { each: true })
-  proofs?: ProofKind[];
 }

@@ -7,11 +7,20 @@ export {
   JobVehicleInput,
   PHASES,
   STEERING_SIDES,
-  UpdateJobRequest,
   YEAR_RANGE,
 } from './job';
 export type { JobPage, JobSummary, JobView, Phase, SteeringSide } from './job';
 export { FeedPlanInput, SizingInput } from './feedPlan';
+export {
+  CommandHead,
+  DeferRequest,
+  PutPlanRequest,
+  PutWiresRequest,
+  ReachPhaseRequest,
+  VersionedHead,
+} from './command';
+export { ShowProofRequest } from './proof';
+export type { ProofView } from './proof';
 export { HandbookEntryRequest } from './handbook';
 export type { GlossaryEntryView, HandbookEntryView } from './handbook';
 export type { ProblemDocument } from './problem';

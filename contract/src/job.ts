@@ -1,5 +1,4 @@
 import {
-  ArrayUnique,
   IsBoolean,
   IsDefined,
   IsIn,
@@ -11,11 +10,12 @@ import {
   Max,
   Min,
 } from 'class-validator';
-import { STITCH_PLACES, WIRE_COLOURS } from '@lucky-thread/core/vehicle';
+import { WIRE_COLOURS } from '@lucky-thread/core/vehicle';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import { DeviceInput } from './device';
-import { FeedPlanInput } from './feedPlan';
-import { Nested, NestedList, Optional, UniqueBy, Version } from './rules/fields';
+import type { ProofView } from './proof';
+import type { FeedPlanInput } from './feedPlan';
+import { Nested, Optional } from './rules/fields';
 
 const CODES = Object.keys(WIRE_COLOURS).join('|');
 /** Base, and a stripe after a slash. */
@@ -117,37 +117,6 @@ export class HarnessWireInput {
   tapedWith?: string;
 }
 
-/** A change to a job; refused when the job has moved on since `version`. */
-export class UpdateJobRequest {
-  /** Version the change was made from. */
-  @Version()
-  version!: number;
-
-  /** New phase. */
-  @Optional()
-  @IsIn(PHASES)
-  phase?: Phase;
-
-  /** Choices and lengths, one per feed. */
-  @Optional()
-  @NestedList(() => FeedPlanInput, { max: 12 })
-  @UniqueBy<FeedPlanInput>('feedId', 'one plan per feed')
-  @UniqueBy<FeedPlanInput>('sourceId', 'a slot serves one feed only')
-  plan?: FeedPlanInput[];
-
-  /** The bunch of cut wires. */
-  @Optional()
-  @NestedList(() => HarnessWireInput, { max: 40 })
-  @UniqueBy<HarnessWireInput>('id', 'a wire is there twice')
-  harness?: HarnessWireInput[];
-
-  /** Checks left for later, such as the one on the sleeping car. */
-  @Optional()
-  @ArrayUnique()
-  @IsIn(STITCH_PLACES, { each: true })
-  deferred?: StitchPlace[];
-}
-
 /** One page of the shop's jobs, last touched first. */
 export interface JobPage {
   readonly jobs: readonly JobSummary[];
@@ -185,6 +154,13 @@ export interface JobView extends JobHead {
   readonly plan: readonly FeedPlanInput[];
   /** The bunch of cut wires; empty when none was opened. */
   readonly harness: readonly HarnessWireInput[];
+  /** The last change of each feed's plan, by feed; what has none was never planned. */
+  readonly planVersions: Readonly<Record<string, string>>;
+  /** The last change of the bunch; null where nobody changed it. */
+  readonly wiresVersion: string | null;
+  /** Closing proofs that stand, in the order in which they were shown. */
+  readonly proofs: readonly ProofView[];
+  /** Grows with every change. */
   readonly version: number;
   readonly createdAt: string;
   /** Who started it. */

@@ -1,3 +1,4 @@
+import { v7 as uuidv7 } from 'uuid';
 import type { Application } from './lib/application';
 import { startApplication } from './lib/application';
 import { PHONE, Visitor } from './lib/browser';
@@ -106,13 +107,15 @@ it('refuses a choice made from an old version, says so, and shows the job as it 
   // Somebody else is faster: the same change, past this screen.
   await visitor.driver.executeAsyncScript(
     `const done = arguments[arguments.length - 1];
-     const plan = [{ feedId: 'switched', sourceId: 'dash/F15' }];
-     fetch('/api/jobs/' + arguments[0], {
-       method: 'PATCH',
+     const plan = { feedId: 'switched', sourceId: 'dash/F15' };
+     const at = new Date().toISOString();
+     fetch('/api/jobs/' + arguments[0] + '/feeds/switched/plan', {
+       method: 'PUT',
        headers: { 'content-type': 'application/json' },
-       body: JSON.stringify({ version: 1, plan }),
+       body: JSON.stringify({ command: arguments[1], at, base: null, plan }),
      }).then(done)`,
     id,
+    uuidv7(),
   );
   const other = await visitor.driver.executeScript<string>(
     `return [...document.querySelectorAll('[data-testid="feed-switched"] [role=radio]')]
@@ -120,7 +123,21 @@ it('refuses a choice made from an old version, says so, and shows the job as it 
        .find((id) => !id.endsWith('/F15'))`,
   );
   await visitor.touch(other);
-  await visitor.textIs('job-problem', /changed elsewhere/);
+  await visitor.textIs('job-problem', /planned otherwise meanwhile/);
+  await visitor.textIs('feed-switched', /◉ F15/);
+});
+
+it('shows a choice made without signal at once, and saves it when there is signal again', async () => {
+  const id = await startJob(visitor, 'Longboat', 'Dashcam');
+  await visitor.touch('knot-choose');
+  await visitor.see('choose');
+  await visitor.offline(true);
+  await visitor.touch('candidate-switched-dash/F15');
+  await visitor.textIs('feed-switched', /◉ F15/);
+  await visitor.textIs('unsaved', /not saved yet: kept on this device/);
+  await visitor.offline(false);
+  await visitor.until('the notice is gone', async () => !(await visitor.has('unsaved')));
+  await visitor.go(`/jobs/${id}/choose`);
   await visitor.textIs('feed-switched', /◉ F15/);
 });
 

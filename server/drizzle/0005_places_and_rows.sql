@@ -271,7 +271,7 @@ BEGIN
 				(p.one->>'measuredA')::float8, (p.one->>'sharedA')::float8, p.one->>'ground', nullif(p.one->'sizing', 'null'::jsonb)
 			FROM jsonb_array_elements(job.plan) AS p(one);
 			INSERT INTO proofs (id, job_id, feed_id, kind, shown_by, shown_at)
-			SELECT gen_random_uuid(), job.id, p.one->>'feedId', k.kind, job.created_by, job.updated_at + k.n * interval '1 microsecond'
+			SELECT overlay(gen_random_uuid()::text PLACING '7' FROM 15 FOR 1)::uuid, job.id, p.one->>'feedId', k.kind, job.created_by, job.updated_at + k.n * interval '1 microsecond'
 			FROM jsonb_array_elements(job.plan) AS p(one)
 			CROSS JOIN jsonb_array_elements_text(nullif(p.one->'proofs', 'null'::jsonb)) WITH ORDINALITY AS k(kind, n);
 			INSERT INTO job_wires (job_id, id, position, name, colour, taped_with)

@@ -1,4 +1,5 @@
-import type { FeedPlanInput } from '@lucky-thread/contract';
+import type { FeedPlanInput, JobView } from '@lucky-thread/contract';
+import type { ProofKind } from '@lucky-thread/core/prove';
 
 /** A plan with one feed's entry changed; a slot taken from another feed leaves that feed without one. */
 export function withFeedPlan(
@@ -18,12 +19,11 @@ export function movedTo(
 ): FeedPlanInput {
   if (plan?.sourceId === to.sourceId) return plan;
   if (plan === undefined) return { ...to };
-  const {
-    reason: _reason,
-    measuredA: _measured,
-    sharedA: _shared,
-    proofs: _proofs,
-    ...kept
-  } = plan;
+  const { reason: _reason, measuredA: _measured, sharedA: _shared, ...kept } = plan;
   return { ...kept, ...to };
+}
+
+/** The closing proofs of a feed that stand. */
+export function shownProofs(job: Pick<JobView, 'proofs'>, feedId: string): ProofKind[] {
+  return job.proofs.filter((one) => one.feedId === feedId).map((one) => one.kind);
 }

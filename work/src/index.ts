@@ -1,5 +1,5 @@
 export { feedLoadOf, feedSizeOf } from './feedSize';
-export { movedTo, withFeedPlan } from './feedPlans';
+export { movedTo, shownProofs, withFeedPlan } from './feedPlans';
 export { findSessionOf } from './findSession';
 export type { ProbingOf, SessionOf } from './findSession';
 export { tapOfOthers } from './jobContext';

@@ -185,7 +185,6 @@ describe('a plan moved to another slot', () => {
     sizing: { spareA: 2 },
     reason: 'nothing else',
     measuredA: 2,
-    proofs: ['live' as const],
   };
   it('keeps lengths and wishes, and drops what was said of the old slot', () => {
     expect(movedTo(plan, { feedId: 'a', sourceId: 'F2' })).toEqual({

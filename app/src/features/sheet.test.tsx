@@ -136,7 +136,6 @@ describe('SetComparison', () => {
         feeds={feeds}
         sources={slots}
         chosen={{ one: 'F1', two: 'F2' }}
-        busy={false}
         onTake={(one) => taken.push(one.slots)}
       />,
     );

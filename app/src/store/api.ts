@@ -16,11 +16,11 @@ import type {
   SignInRequest,
   TapPage,
   TapPointView,
-  UpdateJobRequest,
   UpdateShopRequest,
 } from '@lucky-thread/contract';
 import type { BaseQueryFn, FetchArgs, FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import type { Sent } from './commands';
 import { problemOf } from './problemText';
 import { sessionExpired } from './sessionSlice';
 
@@ -132,10 +132,13 @@ export const api = createApi({
       query: ({ id, body }) => ({ url: `/jobs/${id}`, method: 'PUT', body }),
       invalidatesTags: ['Jobs'],
     }),
-    updateJob: build.mutation<JobView, { id: string; body: UpdateJobRequest }>({
-      query: ({ id, body }) => ({ url: `/jobs/${id}`, method: 'PATCH', body }),
-      // On a stale version too: the job is fetched anew, so that the next change starts from what it is now.
-      invalidatesTags: ['Jobs'],
+    commandJob: build.mutation<JobView, { jobId: string; by?: string | undefined; sent: Sent }>({
+      query: ({ jobId, by, sent }) => ({
+        ...madeBy(by),
+        url: `/jobs/${jobId}/${sent.path}`,
+        method: 'PUT',
+        body: sent.body,
+      }),
     }),
     readings: build.query<ReadingView[], string>({
       query: (jobId) => `/jobs/${jobId}/readings`,
@@ -191,7 +194,6 @@ export const {
   useJobsInfiniteQuery,
   useJobQuery,
   useCreateJobMutation,
-  useUpdateJobMutation,
   useReadingsQuery,
   useLogTapMutation,
   useShopQuery,

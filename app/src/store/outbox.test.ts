@@ -1,12 +1,15 @@
-import type { ReadingRequest, ReadingView } from '@lucky-thread/contract';
+import type { JobView, ReadingRequest, ReadingView } from '@lucky-thread/contract';
 import { PARKED } from '@lucky-thread/core/vehicle';
 import { api } from './api';
 import { planDrafted } from './draftsSlice';
-import { flushOutbox, openOutbox, takeReading, withdraw } from './outbox';
+import type { JobChangeBody } from './commands';
+import { withCommands } from './commands';
+import { changeJob, flushOutbox, openOutbox, takeReading, withdraw } from './outbox';
 import { outboxSentence } from './outboxSentence';
 import { probingOpened } from './probeSlice';
 import { signedOut } from './sessionSlice';
 import type { OutboxItem } from './outboxSlice';
+import { commandsIn } from './outboxSlice';
 import { makeStore } from './store';
 
 const mockKept = new Map<string, OutboxItem>();
@@ -163,7 +166,8 @@ describe('the outbox', () => {
     answers = ['down', 404];
     store.dispatch(takeReading('job', REQUEST));
     await settled();
-    const unsaved = store.getState().outbox[0]?.readingId ?? '';
+    const [first] = store.getState().outbox;
+    const unsaved = first?.kind === 'reading' ? first.readingId : '';
     asked = [];
     store.dispatch(withdraw('job', unsaved));
     await settled();
@@ -305,5 +309,75 @@ describe('order', () => {
     asked = [];
     await store.dispatch(flushOutbox());
     expect(asked).toEqual(ids.map((id) => `PUT /api/jobs/job/readings/${id}`));
+  });
+});
+
+describe('changes to a job', () => {
+  const JOB = {
+    id: 'job',
+    phase: 'find',
+    plan: [],
+    planVersions: {},
+    proofs: [],
+    harness: [],
+    wiresVersion: null,
+    deferred: [],
+    device: { feeds: [{ id: 'a' }, { id: 'b' }] },
+  } as unknown as JobView;
+  const planned = (feedId: string, sourceId: string): JobChangeBody => ({
+    kind: 'plan',
+    body: { feedId, plan: { feedId, sourceId } },
+  });
+
+  it('go out in the order of making, one waiting for the other', async () => {
+    const store = makeStore();
+    store.dispatch(changeJob(JOB, [planned('a', 'F1'), planned('b', 'F2')]));
+    store.dispatch(changeJob(JOB, [{ kind: 'phase', body: { phase: 'size' } }]));
+    await settled();
+    expect(asked).toEqual([
+      'PUT /api/jobs/job/feeds/a/plan',
+      'PUT /api/jobs/job/feeds/b/plan',
+      'PUT /api/jobs/job/phase',
+    ]);
+    expect(store.getState().outbox).toEqual([]);
+  });
+
+  it('wait behind one that the server failed at, while readings pass it', async () => {
+    const store = makeStore();
+    answers = [500, 200, 500];
+    store.dispatch(changeJob(JOB, [planned('a', 'F1'), planned('b', 'F2')]));
+    store.dispatch(takeReading('job', REQUEST));
+    await settled();
+    expect(asked.some((one) => one.includes('/feeds/a/'))).toBe(true);
+    expect(asked.some((one) => one.includes('/feeds/b/'))).toBe(false);
+    expect(asked.some((one) => one.includes('/readings/'))).toBe(true);
+    expect(store.getState().outbox.map((item) => item.kind)).toEqual(['job', 'job']);
+  });
+
+  it('are kept on the device, taken up after a reload, and done on the screen meanwhile', async () => {
+    answers = ['down', 'down', 'down'];
+    const first = makeStore();
+    first.dispatch(changeJob(JOB, [planned('a', 'F1')]));
+    await settled();
+    expect(mockKept.size).toBe(1);
+    const second = makeStore();
+    answers = ['down'];
+    await second.dispatch(openOutbox());
+    const shown = withCommands(JOB, commandsIn(second.getState().outbox, 'job'));
+    expect(shown.plan).toEqual([{ feedId: 'a', sourceId: 'F1' }]);
+    await second.dispatch(flushOutbox());
+    expect(mockKept.size).toBe(0);
+  });
+
+  it('that are refused are done no more, and forgotten with the next one', async () => {
+    const store = makeStore();
+    answers = [409];
+    store.dispatch(changeJob(JOB, [planned('a', 'F1')]));
+    await settled();
+    expect(store.getState().outbox).toMatchObject([{ kind: 'job', status: 'refused' }]);
+    expect(commandsIn(store.getState().outbox, 'job')).toEqual([]);
+    store.dispatch(changeJob(JOB, [planned('a', 'F2')]));
+    await settled();
+    expect(store.getState().outbox).toEqual([]);
   });
 });

@@ -1,6 +1,8 @@
-import type { ReadingRequest, ReadingView } from '@lucky-thread/contract';
+import type { JobView, ReadingRequest, ReadingView } from '@lucky-thread/contract';
 import { v7 as uuidv7 } from 'uuid';
 import { api } from './api';
+import type { JobChangeBody } from './commands';
+import { commandsFor, sentBy, staleWords } from './commands';
 import { userIdIn } from './currentUser';
 import type { OutboxItem } from './outboxSlice';
 import { isOwn, itemGone, itemKept, itemMarked, outboxLoaded } from './outboxSlice';
@@ -41,6 +43,21 @@ export function withdraw(jobId: string, readingId: string): AppThunk {
     if (pending?.status === 'unsaved') dispatch(forget(pending.key));
     const by = userIdIn(getState());
     dispatch(keep({ kind: 'withdrawal', key: uuidv7(), jobId, readingId, by, status: 'sending' }));
+  };
+}
+
+/** Changes a job: done on the screen at once, kept on the device, sent in order. What was refused before is forgotten. */
+export function changeJob(job: JobView, changes: readonly JobChangeBody[]): AppThunk {
+  return (dispatch, getState) => {
+    const state = getState();
+    const jobId = job.id;
+    const by = userIdIn(state);
+    for (const item of state.outbox)
+      if (item.kind === 'job' && item.jobId === jobId && item.status === 'refused')
+        dispatch(forget(item.key));
+    const make = () => ({ key: uuidv7(), at: new Date().toISOString() });
+    for (const command of commandsFor(job, changes, make))
+      dispatch(keep({ kind: 'job', key: command.key, jobId, by, status: 'sending', command }));
   };
 }
 
@@ -128,26 +145,27 @@ function waitingIn(state: RootState): OutboxItem[] {
 /** One round over all items; answers how many were stored. */
 async function sendAll(dispatch: AppDispatch, getState: () => RootState): Promise<number> {
   const tried = new Set<string>();
-  // A withdrawal never overtakes its own reading.
+  // A withdrawal never overtakes its own reading, nor a change to a job the one before it.
   const behind = new Set<string>();
   let stored = 0;
   for (;;) {
     const item = waitingIn(getState()).find((one) => !tried.has(one.key));
     if (item === undefined) return stored;
     tried.add(item.key);
-    if (behind.has(item.readingId)) continue;
+    if (behind.has(subjectOf(item))) continue;
     const outcome = await send(dispatch, item);
     switch (outcome.kind) {
       case 'stored':
         stored += 1;
-        if (outcome.view !== undefined) showStored(dispatch, item.jobId, outcome.view);
+        outcome.show?.();
         dispatch(forget(item.key));
         break;
       case 'refused':
+        outcome.show?.();
         dispatch(itemMarked({ key: item.key, status: 'refused', problem: outcome.problem }));
         break;
       case 'failed':
-        behind.add(item.readingId);
+        behind.add(subjectOf(item));
         dispatch(itemMarked({ key: item.key, status: 'unsaved', problem: outcome.problem }));
         break;
       case 'unanswered':
@@ -159,21 +177,54 @@ async function sendAll(dispatch: AppDispatch, getState: () => RootState): Promis
 }
 
 type Outcome =
-  | { readonly kind: 'stored'; readonly view?: ReadingView }
-  | { readonly kind: 'refused'; readonly problem: string }
+  /** `show` puts what the server answered on the screen. */
+  | { readonly kind: 'stored'; readonly show?: () => void }
+  | { readonly kind: 'refused'; readonly problem: string; readonly show?: (() => void) | undefined }
   /** The server failed at this item; the next one may go through. */
   | { readonly kind: 'failed'; readonly problem: string }
   /** Nothing gets through now. */
   | { readonly kind: 'unanswered' };
 
+/** What an item changes: items of one subject go out one after the other. */
+function subjectOf(item: OutboxItem): string {
+  return item.kind === 'job' ? `job ${item.jobId}` : item.readingId;
+}
+
 async function send(dispatch: AppDispatch, item: OutboxItem): Promise<Outcome> {
+  return item.kind === 'job' ? sendCommand(dispatch, item) : sendReading(dispatch, item);
+}
+
+async function sendReading(
+  dispatch: AppDispatch,
+  item: Exclude<OutboxItem, { kind: 'job' }>,
+): Promise<Outcome> {
   const { jobId, readingId: id, by } = item;
-  const result =
+  const { data, error } =
     item.kind === 'reading'
       ? await dispatch(api.endpoints.putReading.initiate({ jobId, id, by, body: item.request }))
       : await dispatch(api.endpoints.withdrawReading.initiate({ jobId, id, by }));
-  if (result.data !== undefined) return { kind: 'stored', view: result.data };
-  return outcomeOf(item, result.error);
+  if (data !== undefined) return { kind: 'stored', show: () => showReading(dispatch, jobId, data) };
+  return outcomeOf(item, error);
+}
+
+async function sendCommand(
+  dispatch: AppDispatch,
+  { jobId, by, command, ...item }: Extract<OutboxItem, { kind: 'job' }>,
+): Promise<Outcome> {
+  const { data, error } = await dispatch(
+    api.endpoints.commandJob.initiate({ jobId, by, sent: sentBy(command) }),
+  );
+  if (data !== undefined) return { kind: 'stored', show: () => showJob(dispatch, data) };
+  const outcome = outcomeOf({ ...item, jobId, command }, error);
+  const problem = problemOf(error);
+  if (outcome.kind !== 'refused') return outcome;
+  const current = problem?.current as JobView | undefined;
+  const words = problem?.type === 'stale' ? staleWords(command) : undefined;
+  return {
+    kind: 'refused',
+    problem: words ?? outcome.problem,
+    show: current === undefined ? undefined : () => showJob(dispatch, current),
+  };
 }
 
 /** What waits for something else than a change of the item itself. */
@@ -189,8 +240,14 @@ function outcomeOf(item: OutboxItem, error: unknown): Outcome {
   return { kind: status >= 500 ? 'failed' : 'refused', problem: problemText(error) };
 }
 
+/** Puts the job as the server has it into the cache, lists of jobs too when they are shown next, and tells the other tabs. */
+function showJob(dispatch: AppDispatch, job: JobView): void {
+  dispatch(api.util.updateQueryData('job', job.id, () => job));
+  channel()?.postMessage({ jobId: job.id });
+}
+
 /** Puts the stored reading into the cached list and tells the other tabs. */
-function showStored(dispatch: AppDispatch, jobId: string, view: ReadingView): void {
+function showReading(dispatch: AppDispatch, jobId: string, view: ReadingView): void {
   dispatch(
     api.util.updateQueryData('readings', jobId, (list) => {
       const at = list.findIndex((one) => one.id === view.id);

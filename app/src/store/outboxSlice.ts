@@ -1,5 +1,6 @@
 import type { ReadingRequest } from '@lucky-thread/contract';
 import type { PayloadAction } from '@reduxjs/toolkit';
+import type { JobCommand } from './commands';
 import { createSlice } from '@reduxjs/toolkit';
 
 /** How a kept item stands with the server. */
@@ -10,7 +11,6 @@ export type OutboxItem = {
   /** Key, in order of making. */
   readonly key: string;
   readonly jobId: string;
-  readonly readingId: string;
   /** Who made it; it is sent as theirs or not at all. Left out in items from before this was noted. */
   readonly by?: string;
   readonly status: OutboxStatus;
@@ -19,7 +19,9 @@ export type OutboxItem = {
   /** Why the server refused it, or what went wrong with the last try. */
   readonly problem?: string;
 } & (
-  { readonly kind: 'reading'; readonly request: ReadingRequest } | { readonly kind: 'withdrawal' }
+  | { readonly kind: 'reading'; readonly readingId: string; readonly request: ReadingRequest }
+  | { readonly kind: 'withdrawal'; readonly readingId: string }
+  | { readonly kind: 'job'; readonly command: JobCommand }
 );
 
 const initialState: OutboxItem[] = [];
@@ -34,9 +36,7 @@ const slice = createSlice({
       const found = action.payload.filter((item) => !known.has(item.key));
       return [...found, ...items].sort((left, right) => left.key.localeCompare(right.key));
     },
-    itemKept: (items, action: PayloadAction<OutboxItem>) => {
-      items.push(action.payload);
-    },
+    itemKept: (items, action: PayloadAction<OutboxItem>) => [...items, action.payload],
     itemMarked: (
       items,
       action: PayloadAction<
@@ -57,4 +57,11 @@ export const outboxReducer = slice.reducer;
 /** Whether an item is one that a person may send. */
 export function isOwn(item: OutboxItem, userId: string | undefined): boolean {
   return item.by === undefined || item.by === userId;
+}
+
+/** Changes to a job that the server does not have yet, in the order of making; refused ones are done no more. */
+export function commandsIn(items: readonly OutboxItem[], jobId: string): JobCommand[] {
+  return items.flatMap((item) =>
+    item.kind === 'job' && item.jobId === jobId && item.status !== 'refused' ? [item.command] : [],
+  );
 }

@@ -1,6 +1,10 @@
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import type { JobContext } from '@lucky-thread/work';
 import { problemOf } from '../store/problemText';
+import { useMemo } from 'react';
+import { withCommands } from '../store/commands';
+import { commandsIn } from '../store/outboxSlice';
+import { useAppSelector } from '../store/store';
 import { useJobQuery, useJobTapsQuery, useModelQuery, useShopQuery } from '../store/api';
 
 /** The job of an id with its model and the model's log; undefined while loading. */
@@ -16,10 +20,16 @@ export function useJob(jobId: string): {
   const model = useModelQuery(modelId ?? '', { skip: modelId === undefined });
   const shop = useShopQuery();
   const taps = useJobTapsQuery(jobId);
+  const outbox = useAppSelector((state) => state.outbox);
+  // What the server does not have yet is done on the screen all the same.
+  const shown = useMemo(
+    () => (job.data === undefined ? undefined : withCommands(job.data, commandsIn(outbox, jobId))),
+    [job.data, outbox, jobId],
+  );
   const context =
-    job.data !== undefined && model.data !== undefined && taps.data !== undefined
+    shown !== undefined && model.data !== undefined && taps.data !== undefined
       ? {
-          job: job.data,
+          job: shown,
           model: model.data,
           taps: taps.data,
           // Without the shop's own settings the usual ones do: a job never waits for them.

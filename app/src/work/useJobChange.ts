@@ -1,52 +1,73 @@
-import type { FeedPlanInput, JobView, Phase, UpdateJobRequest } from '@lucky-thread/contract';
+import type { FeedPlanInput, HarnessWireInput, JobView, Phase } from '@lucky-thread/contract';
+import type { ProofKind } from '@lucky-thread/core/prove';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
-import { useUpdateJobMutation } from '../store/api';
-import { problemOf, problemText } from '../store/problemText';
+import { useCallback } from 'react';
+import { changeJob } from '../store/outbox';
+import type { JobChangeBody } from '../store/commands';
+import { useAppDispatch, useAppSelector } from '../store/store';
+import { planChanges } from './planChanges';
 import { furthest } from './phases';
 
-/** Changes to a job, each made from the version on screen. */
+/** Changes to a job. They are done at once, kept on the device and sent in the background. */
 export interface JobChange {
-  /** Stores new plan entries; true when stored. */
-  readonly setPlan: (plan: FeedPlanInput[]) => Promise<boolean>;
-  /** Stores any other change; true when stored. */
-  readonly change: (change: Omit<UpdateJobRequest, 'version'>) => Promise<boolean>;
-  /** Stores a phase reached (and a plan with it) and opens its screen; true when it went there. */
-  readonly goTo: (phase: Phase, plan?: FeedPlanInput[]) => Promise<boolean>;
-  readonly busy: boolean;
-  /** Why the last change was not stored. */
+  /** New plans of the feeds; those that are as they were cost nothing. */
+  readonly setPlan: (plan: readonly FeedPlanInput[]) => void;
+  /** Lays the bunch of wires out anew. */
+  readonly setWires: (wires: readonly HarnessWireInput[]) => void;
+  /** Shows a closing proof with the readings that it rests on, or takes it back. */
+  readonly prove: (
+    proof: { readonly feedId: string; readonly kind: ProofKind },
+    shown: boolean,
+    readingIds: readonly string[],
+  ) => void;
+  /** Notes a phase reached (and plans with it) and opens its screen. */
+  readonly goTo: (phase: Phase, plan?: readonly FeedPlanInput[]) => void;
+  /** Changes that the server does not have yet. */
+  readonly waiting: boolean;
+  /** Why a change was refused; it is gone with the next one. */
   readonly problem: string | undefined;
 }
 
 /** Changes a job; when somebody else was faster it says so and shows the job as it is now. */
 export function useJobChange(job: JobView): JobChange {
   const router = useRouter();
-  const [update, { isLoading }] = useUpdateJobMutation();
-  const [problem, setProblem] = useState<string>();
-  const send = async (change: Omit<UpdateJobRequest, 'version'>): Promise<boolean> => {
-    const result = await update({ id: job.id, body: { version: job.version, ...change } });
-    const stale = problemOf(result.error)?.type === 'stale';
-    setProblem(
-      result.error === undefined
-        ? undefined
-        : stale
-          ? 'This job was changed elsewhere meanwhile. It is shown as it is now: make your change again.'
-          : problemText(result.error),
-    );
-    return result.error === undefined;
-  };
-  return {
-    setPlan: (plan) => send({ plan }),
-    change: send,
-    goTo: async (phase, plan) => {
-      const reached = furthest(job.phase, phase);
-      const same = reached === job.phase && plan === undefined;
-      const stored =
-        same || (await send({ phase: reached, ...(plan === undefined ? {} : { plan }) }));
-      if (stored) router.navigate(`/jobs/${job.id}/${phase}`);
-      return stored;
+  const dispatch = useAppDispatch();
+  const waiting = useAppSelector((state) =>
+    state.outbox.some(
+      (item) => item.kind === 'job' && item.jobId === job.id && item.status !== 'refused',
+    ),
+  );
+  const problem = useAppSelector(
+    (state) =>
+      state.outbox.findLast(
+        (item) => item.kind === 'job' && item.jobId === job.id && item.status === 'refused',
+      )?.problem,
+  );
+  const make = useCallback(
+    (changes: readonly JobChangeBody[]): void => {
+      if (changes.length > 0) dispatch(changeJob(job, changes));
     },
-    busy: isLoading,
+    [dispatch, job],
+  );
+  return {
+    setPlan: (plan) => make(planChanges(job, plan)),
+    setWires: (wires) => make([{ kind: 'wires', body: { wires } }]),
+    prove: ({ feedId, kind }, shown, readingIds) => {
+      const standing = job.proofs.find((one) => one.feedId === feedId && one.kind === kind);
+      if (shown && standing === undefined)
+        make([{ kind: 'proof', body: { feedId, kind, readingIds: [...readingIds] } }]);
+      if (!shown && standing !== undefined)
+        make([{ kind: 'proofWithdrawal', body: { proofId: standing.id } }]);
+    },
+    goTo: (phase, plan) => {
+      const isFurther = furthest(job.phase, phase) !== job.phase;
+      make([
+        ...(plan === undefined ? [] : planChanges(job, plan)),
+        ...(isFurther ? [{ kind: 'phase', body: { phase } } as const] : []),
+      ]);
+      router.navigate(`/jobs/${job.id}/${phase}`);
+    },
+    waiting,
     problem,
   };
 }

@@ -1,13 +1,18 @@
 import fc from 'fast-check';
 import {
   CreateJobRequest,
+  DEFAULT_SETTINGS,
+  DeferRequest,
   LogTapRequest,
   MAX_VERSION,
   MOST_PROBLEMS,
+  PutPlanRequest,
+  PutWiresRequest,
+  ReachPhaseRequest,
   ReadingRequest,
+  ShowProofRequest,
   SignInRequest,
   TapCsvRow,
-  UpdateJobRequest,
   UpdateShopRequest,
   isInstant,
   validate,
@@ -20,9 +25,19 @@ const CLASSES = [
   ReadingRequest,
   SignInRequest,
   TapCsvRow,
-  UpdateJobRequest,
+  DeferRequest,
+  PutPlanRequest,
+  PutWiresRequest,
+  ReachPhaseRequest,
+  ShowProofRequest,
   UpdateShopRequest,
 ] as const;
+
+const HEAD = {
+  command: '01890a5d-ac96-774b-bcce-b302099a8058',
+  at: '2026-05-04T10:00:00.000Z',
+  base: null,
+};
 
 const FEED = { id: 'a', name: 'Supply', role: 'switched', currentA: 0.6 };
 const VEHICLE = {
@@ -118,12 +133,13 @@ describe('a list is no object', () => {
     [ReadingRequest, { ...READING, state: [STATE] }, ['state']],
     [UpdateShopRequest, { version: 1, settings: [] }, ['settings']],
     [
-      UpdateJobRequest,
-      { version: 1, plan: [{ feedId: 'a', sourceId: 'b', sizing: [] }] },
-      ['plan.0.sizing'],
+      PutPlanRequest,
+      { ...HEAD, plan: { feedId: 'a', sourceId: 'b', sizing: [] } },
+      ['plan.sizing'],
     ],
-    [UpdateJobRequest, { version: 1, plan: [[]] }, ['plan', 'plan.0']],
-    [UpdateJobRequest, { version: 1, harness: 'none' }, ['harness']],
+    [PutPlanRequest, { ...HEAD, plan: [] }, ['plan']],
+    [PutWiresRequest, { ...HEAD, wires: [[]] }, ['wires', 'wires.0']],
+    [PutWiresRequest, { ...HEAD, wires: 'none' }, ['wires']],
   ])('%p refuses %j', (type, plain, where) => {
     const got = new Set(paths(type as new () => object, plain));
     expect(got.size).toBeGreaterThan(0);
@@ -133,9 +149,9 @@ describe('a list is no object', () => {
 
 describe('null is not the same as left out', () => {
   it.each([
-    [UpdateJobRequest, { version: 1, phase: null }, 'phase'],
-    [UpdateJobRequest, { version: 1, deferred: null }, 'deferred'],
-    [UpdateJobRequest, { version: 1, plan: null }, 'plan'],
+    [ReachPhaseRequest, { command: HEAD.command, at: HEAD.at, phase: null }, 'phase'],
+    [DeferRequest, { command: HEAD.command, at: HEAD.at, left: null }, 'left'],
+    [PutWiresRequest, { ...HEAD, wires: null }, 'wires'],
     [ReadingRequest, { ...READING, contact: null }, 'contact'],
     [ReadingRequest, { ...READING, clip: null }, 'clip'],
     [ReadingRequest, { ...READING, state: { ...STATE, brake: null } }, 'state.brake'],
@@ -146,11 +162,12 @@ describe('null is not the same as left out', () => {
 
 describe('a version', () => {
   it.each([MAX_VERSION + 1, 2 ** 31 - 1, 2 ** 53, 0, 1.5, '1'])('is not %p', (version) => {
-    expect(paths(UpdateJobRequest, { version })).toEqual(['version']);
+    expect(paths(UpdateShopRequest, { version, settings: DEFAULT_SETTINGS })).toEqual(['version']);
   });
   it('can be the highest that the next one still fits after', () => {
     expect(MAX_VERSION + 1).toBe(2_147_483_647);
-    expect(paths(UpdateJobRequest, { version: MAX_VERSION })).toEqual([]);
+    const highest = { version: MAX_VERSION, settings: DEFAULT_SETTINGS };
+    expect(paths(UpdateShopRequest, highest)).toEqual([]);
   });
 });
 

@@ -19,7 +19,7 @@ export type { JoinMethod, JoinPlace, JoinTool, MethodFacts } from './methods';
 export { orientationFrom, tapCurrents } from './orientation';
 export type { ContactReading, Orientation, TapCurrents } from './orientation';
 export { rankCandidates } from './rankCandidates';
-export type { Blocked, Candidate, RankInput, Ranking, Unfit } from './rankCandidates';
+export type { Blocked, Candidate, RankInput, Ranking, Unfit } from './candidate';
 export { rankSets } from './rankSets';
 export type { JobFeed, Loom, RankedSet, SetDifference, SetsInput } from './rankSets';
 export { restoreSheet } from './restore';

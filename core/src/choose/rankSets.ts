@@ -2,7 +2,7 @@ import type { Need, Verdict } from '../identify';
 import { labelReader } from '../identify';
 import type { Inrush } from '../size';
 import type { Conductor, Panel } from '../vehicle';
-import type { Candidate, Ranking } from './rankCandidates';
+import type { Candidate, Ranking } from './candidate';
 import { rankCandidates } from './rankCandidates';
 import type { SetRules } from './sets';
 import { SET_RULES, bestSets } from './sets';

@@ -2,7 +2,7 @@ import { fills, meetsProbability } from '../identify';
 import type { Verdict } from '../identify';
 import type { Conductor } from '../vehicle';
 import { describeWireColour, markOf, parseWireColour } from '../vehicle';
-import type { Candidate, RankInput, Unfit } from './rankCandidates';
+import type { Candidate, RankInput, Unfit } from './candidate';
 import { spliceRoom } from './spliceRoom';
 
 /** What each property of a wire is worth in the ranking, against a certainty between 0 and 1; a slot leaves the wire whole. */

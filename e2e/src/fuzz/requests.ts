@@ -137,33 +137,34 @@ function newJob(known: Known, random: Random): ReturnType<Make> {
 
 function changedJob(known: Known, random: Random): ReturnType<Make> {
   const id = random.pick(known.jobIds);
-  const plan = [
-    {
-      feedId: 'a',
-      sourceId: random.pick(known.slotIds),
-      oneWayM: random.pick([0.05, 3, 30]),
-      returnPath: 'body',
-      sizing: { systemV: 12, ambientC: random.pick([-40, 100]), bundle: random.pick([1, 60]) },
-      proofs: ['live'],
-      measuredA: random.pick([0, 100]),
-    },
-  ];
-  const harness = [
+  const head = { command: uuidv7(), at: '2026-05-04T10:00:00.000Z' };
+  const plan = {
+    feedId: 'a',
+    sourceId: random.pick(known.slotIds),
+    oneWayM: random.pick([0.05, 3, 30]),
+    returnPath: 'body',
+    sizing: { systemV: 12, ambientC: random.pick([-40, 100]), bundle: random.pick([1, 60]) },
+    measuredA: random.pick([0, 100]),
+  };
+  const wires = [
     { id: 'harness/W1', name: random.pick(['W1', '🧵']), colour: 'BU/PK' },
     { id: 'harness/W2', name: 'W2', tapedWith: 'harness/W1' },
   ];
-  const change = random.pick<object>([
-    { phase: random.pick(['vehicle', 'find', 'size', 'log']) },
-    { plan },
-    { harness },
-    { deferred: ['asleep'] },
+  const base = random.pick([null, null, uuidv7()]);
+  const { path, plain } = random.pick([
+    { path: 'phase', plain: { ...head, phase: random.pick(['vehicle', 'find', 'size', 'log']) } },
+    { path: 'feeds/a/plan', plain: { ...head, base, plan: random.pick([plan, plan, null]) } },
+    { path: 'wires', plain: { ...head, base, wires } },
+    {
+      path: `deferred/${random.pick(['asleep', 'crank', '__proto__'])}`,
+      plain: { ...head, left: random.pick([true, false]) },
+    },
+    {
+      path: `proofs/${uuidv7()}`,
+      plain: { feedId: 'a', kind: 'live', at: head.at, readingIds: random.pick([[], [uuidv7()]]) },
+    },
   ]);
-  return {
-    method: 'PATCH',
-    path: `/jobs/${id}`,
-    plain: { version: random.pick([1, 1, 2, 3, 4]), ...change },
-    changes: `job:${id}`,
-  };
+  return { method: 'PUT', path: `/jobs/${id}/${path}`, plain, changes: `job:${id}` };
 }
 
 function newReading(known: Known, random: Random): ReturnType<Make> {

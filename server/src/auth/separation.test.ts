@@ -5,7 +5,7 @@ import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import WebSocket from 'ws';
 import type { TestServer, Visitor } from '../testing/testServer';
-import { jobBody, readingBody, startTestServer } from '../testing/testServer';
+import { commandHead, jobBody, readingBody, startTestServer } from '../testing/testServer';
 import { hashPassword } from './passwords';
 
 let server: TestServer;
@@ -60,7 +60,21 @@ describe('another shop', () => {
       stranger.get(`/jobs/${job.id}`),
       stranger.put(`/jobs/${job.id}`, jobBody(model.id)),
       stranger.put(`/jobs/${uuidv7()}`, jobBody(model.id)),
-      stranger.patch(`/jobs/${job.id}`, { version: 1, phase: 'choose' }),
+      stranger.put(`/jobs/${job.id}/phase`, { ...commandHead(), phase: 'choose' }),
+      stranger.put(`/jobs/${job.id}/wires`, { ...commandHead(), base: null, wires: [] }),
+      stranger.put(`/jobs/${job.id}/deferred/crank`, { ...commandHead(), left: true }),
+      stranger.put(`/jobs/${job.id}/feeds/memory/plan`, {
+        ...commandHead(),
+        base: null,
+        plan: null,
+      }),
+      stranger.put(`/jobs/${job.id}/proofs/${uuidv7()}`, {
+        feedId: 'memory',
+        kind: 'live',
+        at: '2026-05-04T10:00:00.000Z',
+        readingIds: [],
+      }),
+      stranger.put(`/jobs/${job.id}/proofs/${uuidv7()}/withdrawal`),
       stranger.get(`/jobs/${job.id}/readings`),
       stranger.put(reading, readingBody('dash/F5')),
       stranger.put(`/jobs/${job.id}/readings/${uuidv7()}`, readingBody('dash/F5')),

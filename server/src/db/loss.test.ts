@@ -2,7 +2,7 @@ import type { JobView, ProblemDocument } from '@lucky-thread/contract';
 import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import type { TestServer, Visitor } from '../testing/testServer';
-import { readingBody, startTestServer } from '../testing/testServer';
+import { commandHead, readingBody, startTestServer } from '../testing/testServer';
 
 let server: TestServer;
 let visitor: Visitor;
@@ -98,7 +98,10 @@ it('a locked row holds up those who want it, and nobody else', async () => {
   await whileLocked(job.id, async () => {
     const waiting = Promise.all(
       Array.from({ length: 8 }, () =>
-        visitor.patch<ProblemDocument>(`/jobs/${job.id}`, { version: 1, phase: 'choose' }),
+        visitor.put<ProblemDocument>(`/jobs/${job.id}/phase`, {
+          ...commandHead(),
+          phase: 'choose',
+        }),
       ),
     );
     await someoneWaits();

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import type { MatrixCell, ModelView, ReadingView } from '@lucky-thread/contract';
+import type { JobView, MatrixCell, ModelView, ReadingView } from '@lucky-thread/contract';
 import { matrixOf } from '@lucky-thread/contract';
 import { bunchOf, panelsOf } from '@lucky-thread/work';
 import { drizzle } from 'drizzle-orm/node-postgres';
@@ -30,7 +30,13 @@ interface Answers {
   readonly models: Readonly<Record<string, OldModel>>;
   readonly unreadable: readonly string[];
 }
-type OldJob = { readonly plan: readonly { readonly feedId: string; readonly slotId: string }[] };
+type OldJob = {
+  readonly plan: readonly {
+    readonly feedId: string;
+    readonly slotId: string;
+    readonly proofs?: readonly string[];
+  }[];
+};
 type OldTap = { readonly id: string; readonly slotId: string; readonly matrix: MatrixCell[] };
 type OldModel = Pick<ModelView, 'id' | 'make'> & {
   readonly panels: readonly object[];
@@ -101,8 +107,15 @@ describe('a filled database of the version before', () => {
   it.each(Object.keys(OLD.jobs))('answers about job %s as it did', async (id) => {
     const { plan, ...before } = OLD.jobs[id] as OldJob;
     const { plan: now, ...after } = (await findJob(database.db, shopId, id)) ?? { plan: [] };
-    expect(after).toEqual(before);
-    expect([...now].sort(byFeed)).toEqual(plan.map(renamed).sort(byFeed));
+    const { planVersions, wiresVersion, proofs, ...rest } = after as JobView;
+    expect(rest).toEqual(before);
+    // Nothing has been changed by a command yet.
+    expect([planVersions, wiresVersion]).toEqual([{}, null]);
+    const shown = (feedId: string) =>
+      proofs.filter((one) => one.feedId === feedId).map((one) => one.kind);
+    const planned = plan.map(renamed).sort(byFeed);
+    expect([...now].sort(byFeed)).toEqual(planned.map(({ proofs: _shown, ...one }) => one));
+    expect(planned.map((one) => shown(one.feedId))).toEqual(planned.map((one) => one.proofs ?? []));
   });
 
   it.each(Object.keys(OLD.readings))('has the readings of job %s', async (id) => {

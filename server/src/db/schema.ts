@@ -283,6 +283,8 @@ export const jobs = pgTable(
     phase: text().$type<Phase>().notNull(),
     /** Checks left for later. */
     deferred: text().array().$type<StitchPlace[]>().notNull().default([]),
+    /** The change that made the bunch of wires what it is; null: none yet. */
+    wiresCommandId: uuid(),
     version: integer().notNull(),
     createdBy: uuid()
       .notNull()
@@ -334,8 +336,8 @@ export const feedPlans = pgTable(
   {
     jobId: uuid().notNull(),
     feedId: text().notNull(),
-    /** A source of the model, or a wire of the job. */
-    sourceId: text().notNull(),
+    /** A source of the model, or a wire of the job; null: taken back. */
+    sourceId: text(),
     oneWayM: doublePrecision(),
     returnPath: text().$type<'body' | 'lead'>(),
     reason: text(),
@@ -344,6 +346,8 @@ export const feedPlans = pgTable(
     ground: text().$type<'stud' | 'harness' | 'body'>(),
     /** What it is sized for where that differs from the shop's own way: shown and handed on whole. */
     sizing: jsonb().$type<SizingInput>(),
+    /** The change that made it what it is; null from before changes had ids. */
+    commandId: uuid(),
   },
   (table) => [
     primaryKey({ columns: [table.jobId, table.feedId] }),
@@ -369,6 +373,8 @@ export const proofs = pgTable(
       .notNull()
       .references(() => users.id),
     shownAt: timestamp({ withTimezone: true }).notNull(),
+    /** Readings that it rests on. */
+    readingIds: uuid().array().notNull().default([]),
     withdrawnAt: timestamp({ withTimezone: true }),
   },
   (table) => [
@@ -403,6 +409,27 @@ export const jobWires = pgTable(
       foreignColumns: [table.jobId, table.id],
     }),
   ],
+);
+
+/** Changes to jobs as they came in, each once: what has an id here is not applied again. */
+export const commands = pgTable(
+  'commands',
+  {
+    id: uuid().primaryKey(),
+    jobId: uuid()
+      .notNull()
+      .references(() => jobs.id),
+    kind: text().notNull(),
+    /** What of the job it changes, e.g. a feed. */
+    subject: text().notNull(),
+    by: uuid()
+      .notNull()
+      .references(() => users.id),
+    /** When it was made, by the clock of the one who made it. */
+    at: timestamp({ withTimezone: true }).notNull(),
+    receivedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [index('commands_by_job').on(table.jobId)],
 );
 
 /** What was stored of jobs that could not be read when jobs became rows; shown nowhere, kept for a repair by hand. */

@@ -1,6 +1,9 @@
-import type { FeedInput, FeedPlanInput, HarnessWireInput } from '@lucky-thread/contract';
+import type { FeedInput, FeedPlanInput, HarnessWireInput, ProofView } from '@lucky-thread/contract';
 import { sql } from 'drizzle-orm';
 import { jobs, models, users } from '../db/schema';
+
+/** A proof as a statement hands it on: its moment as PostgreSQL writes it. */
+export type ProofJson = ProofView;
 
 /** What a list shows of jobs, from jobs with their model. */
 export const SUMMARY_COLUMNS = {
@@ -33,12 +36,17 @@ export const JOB_COLUMNS = {
   plan: sql<FeedPlanInput[]>`(
     select coalesce(json_agg(json_strip_nulls(json_build_object('feedId', p.feed_id, 'sourceId', p.source_id,
       'oneWayM', p.one_way_m, 'returnPath', p.return_path, 'reason', p.reason, 'measuredA', p.measured_a,
-      'sharedA', p.shared_a, 'ground', p.ground, 'sizing', p.sizing,
-      'proofs', (select json_agg(s.kind order by s.shown_at, s.id) from proofs s
-        where s.job_id = p.job_id and s.feed_id = p.feed_id and s.withdrawn_at is null)))
+      'sharedA', p.shared_a, 'ground', p.ground, 'sizing', p.sizing))
       order by f.position), '[]')
     from feed_plans p join job_feeds f on f.job_id = p.job_id and f.id = p.feed_id
-    where p.job_id = ${jobs.id})`,
+    where p.job_id = ${jobs.id} and p.source_id is not null)`,
+  planVersions: sql<Record<string, string>>`(
+    select coalesce(json_object_agg(p.feed_id, p.command_id) filter (where p.command_id is not null), '{}')
+    from feed_plans p where p.job_id = ${jobs.id})`,
+  proofs: sql<ProofJson[]>`(
+    select coalesce(json_agg(json_build_object('id', s.id, 'feedId', s.feed_id, 'kind', s.kind, 'shownBy', u.name,
+      'shownAt', s.shown_at, 'readingIds', s.reading_ids) order by s.shown_at, s.id), '[]')
+    from proofs s join users u on u.id = s.shown_by where s.job_id = ${jobs.id} and s.withdrawn_at is null)`,
   wires: sql<HarnessWireInput[]>`(
     select coalesce(json_agg(json_strip_nulls(json_build_object('id', w.id, 'name', w.name, 'colour', w.colour,
       'tapedWith', w.taped_with)) order by w.position), '[]')

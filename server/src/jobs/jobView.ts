@@ -2,6 +2,7 @@ import { FeedPlanInput } from '@lucky-thread/contract';
 import type { FeedInput, HarnessWireInput, JobSummary, JobView } from '@lucky-thread/contract';
 import type { jobs, models } from '../db/schema';
 import { Unreadable, readable } from '../http/stored';
+import type { ProofJson } from './jobColumns';
 
 /** What every view of a job needs. */
 interface SummaryRow {
@@ -16,6 +17,8 @@ interface SummaryRow {
 export interface JobRow extends SummaryRow {
   readonly feeds: readonly FeedInput[];
   readonly plan: readonly FeedPlanInput[];
+  readonly planVersions: Readonly<Record<string, string>>;
+  readonly proofs: readonly ProofJson[];
   readonly wires: readonly HarnessWireInput[];
   readonly loggedFeedIds: readonly string[];
   readonly createdBy: string;
@@ -60,7 +63,10 @@ export function jobView(row: JobRow): JobView {
       feeds: [...row.feeds],
     },
     plan: row.plan.map((one) => readable(FeedPlanInput, one, 'The job')),
+    planVersions: row.planVersions,
+    proofs: row.proofs.map((one) => ({ ...one, shownAt: new Date(one.shownAt).toISOString() })),
     harness: row.wires,
+    wiresVersion: job.wiresCommandId,
     version: job.version,
     createdAt: job.createdAt.toISOString(),
     createdBy: row.createdBy,

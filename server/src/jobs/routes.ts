@@ -1,11 +1,25 @@
+import type { Request } from 'express';
 import { Router } from 'express';
-import { CreateJobRequest, UpdateJobRequest } from '@lucky-thread/contract';
+import {
+  CreateJobRequest,
+  DeferRequest,
+  PutPlanRequest,
+  PutWiresRequest,
+  ReachPhaseRequest,
+  ShowProofRequest,
+} from '@lucky-thread/contract';
+import { STITCH_PLACES } from '@lucky-thread/core/vehicle';
 import { actorOf } from '../auth/session';
 import type { Database } from '../db/database';
 import { ID_FORM, TIMESTAMP_FORM, cursorIn } from '../http/cursor';
 import { checked, idIn } from '../http/handlers';
+import { notFound } from '../http/problem';
 import { pageOfJobs } from './jobRepository';
-import { changeJob, createJob, getJob } from './jobService';
+import { createJob, getJob } from './jobService';
+import { putPlan } from './planCommand';
+import { deferCheck, reachPhase } from './progressCommands';
+import { showProof, withdrawProof } from './proofCommand';
+import { putWires } from './wiresCommand';
 
 /** The shop's jobs. */
 export function jobRoutes(db: Database): Router {
@@ -21,9 +35,39 @@ export function jobRoutes(db: Database): Router {
     const body = checked(CreateJobRequest, request.body);
     response.json(await createJob(db, actorOf(request), idIn(request.params.jobId, 'job'), body));
   });
-  router.patch('/jobs/:jobId', async (request, response) => {
-    const body = checked(UpdateJobRequest, request.body);
-    response.json(await changeJob(db, actorOf(request), idIn(request.params.jobId, 'job'), body));
+  router.put('/jobs/:jobId/feeds/:feedId/plan', async (request, response) => {
+    const body = checked(PutPlanRequest, request.body);
+    const at = { jobId: jobIn(request), feedId: request.params.feedId };
+    response.json(await putPlan(db, actorOf(request), at, body));
+  });
+  router.put('/jobs/:jobId/wires', async (request, response) => {
+    const body = checked(PutWiresRequest, request.body);
+    response.json(await putWires(db, actorOf(request), jobIn(request), body));
+  });
+  router.put('/jobs/:jobId/phase', async (request, response) => {
+    const body = checked(ReachPhaseRequest, request.body);
+    response.json(await reachPhase(db, actorOf(request), jobIn(request), body));
+  });
+  router.put('/jobs/:jobId/deferred/:place', async (request, response) => {
+    const body = checked(DeferRequest, request.body);
+    const place = STITCH_PLACES.find((one) => one === request.params.place);
+    if (place === undefined) throw notFound('Check');
+    response.json(await deferCheck(db, actorOf(request), { jobId: jobIn(request), place }, body));
+  });
+  router.put('/jobs/:jobId/proofs/:proofId', async (request, response) => {
+    const body = checked(ShowProofRequest, request.body);
+    response.json(await showProof(db, actorOf(request), proofIn(request), body));
+  });
+  router.put('/jobs/:jobId/proofs/:proofId/withdrawal', async (request, response) => {
+    response.json(await withdrawProof(db, actorOf(request), proofIn(request)));
   });
   return router;
+}
+
+function jobIn(request: Request<{ jobId: string }>): string {
+  return idIn(request.params.jobId, 'job');
+}
+
+function proofIn(request: Request<{ jobId: string; proofId: string }>) {
+  return { jobId: jobIn(request), proofId: idIn(request.params.proofId, 'proof') };
 }

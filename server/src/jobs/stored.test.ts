@@ -41,7 +41,7 @@ describe('a stored job that no request could store today', () => {
   it('with a way of sizing that is none is named when it is opened', async () => {
     const job = await visitor.job();
     const plan = [{ feedId: 'memory', sourceId: 'dash/F3', sizing: { ambientC: 30 } }];
-    await visitor.patch(`/jobs/${job.id}`, { version: 1, plan });
+    await visitor.change(job.id, { plan });
     await query(`update feed_plans set sizing = '[]' where job_id = $1`, [job.id]);
     expect((await visitor.get<ProblemDocument>(`/jobs/${job.id}`)).body.type).toBe('unreadable');
   });
@@ -62,7 +62,7 @@ describe('a stored job that no request could store today', () => {
   ])('cannot come about: %s with %s is refused by the database', async (table, change) => {
     const job = await visitor.job();
     const plan = [{ feedId: 'memory', sourceId: 'dash/F3', proofs: ['live'] }];
-    await visitor.patch(`/jobs/${job.id}`, { version: 1, plan });
+    await visitor.change(job.id, { plan });
     await query(
       `insert into tap_points (id, shop_id, model_id, source_id, function, supply_contact, year_from, year_to, trim,
          market, grade, fuse_a, awg, note, logged_by)

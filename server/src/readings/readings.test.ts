@@ -85,7 +85,7 @@ describe('readings of cut wires', () => {
 
   it('are kept with what was seen', async () => {
     const job = await visitor.job();
-    await visitor.patch(`/jobs/${job.id}`, { version: 1, harness: wires });
+    await visitor.change(job.id, { harness: wires });
     const path = (): string => `/jobs/${job.id}/readings/${uuidv7()}`;
     const body = { ...pop, otherId: 'harness/W2', cone: 'out', speaker: 'rear left' };
     expect((await visitor.put(path(), body)).status).toBe(200);
@@ -113,18 +113,18 @@ describe('readings of cut wires', () => {
 
   it('want wires with ids, colours and mates that there are', async () => {
     const job = await visitor.job();
-    const send = (harness: object[]) => visitor.patch(`/jobs/${job.id}`, { version: 1, harness });
+    const send = (harness: object[]) => visitor.change(job.id, { harness });
     expect((await send([{ id: 'W1', name: 'W1' }])).status).toBe(422);
     expect((await send([{ id: 'harness/W1', name: 'W1', colour: 'MAUVE' }])).status).toBe(422);
     const mate = await send([{ id: 'harness/W1', name: 'W1', tapedWith: 'harness/W9' }]);
-    expect(problemPaths(mate)).toEqual(['harness.0.tapedWith']);
+    expect(problemPaths(mate)).toEqual(['wires.0.tapedWith']);
   });
 
   it('leave a check for later on the job', async () => {
     const job = await visitor.job();
-    const answer = await visitor.patch(`/jobs/${job.id}`, { version: 1, deferred: ['asleep'] });
+    const answer = await visitor.change(job.id, { deferred: ['asleep'] });
     expect(answer.body).toMatchObject({ deferred: ['asleep'], version: 2 });
-    const bad = await visitor.patch(`/jobs/${job.id}`, { version: 2, deferred: ['dancing'] });
-    expect(bad.status).toBe(422);
+    const bad = await visitor.change(job.id, { deferred: ['dancing'] });
+    expect(bad.status).toBe(404);
   });
 });

@@ -33,7 +33,7 @@ async function jobWith(
   const job = await visitor.job();
   await visitor.probe(job.id, sourceId, places);
   const plan = [{ feedId: 'switched', sourceId, oneWayM: 2 }];
-  return (await visitor.patch<JobView>(`/jobs/${job.id}`, { version: 1, plan })).body;
+  return (await visitor.change(job.id, { plan })).body;
 }
 
 async function taps(modelId: string): Promise<TapPointView[]> {
@@ -70,20 +70,14 @@ describe('logging a tap point', () => {
     const job = await visitor.job('Drover');
     const model = await visitor.model('Drover');
     const sourceId = slotsOf(model).find((slot) => slot.legend === undefined)?.id ?? '';
-    await visitor.patch(`/jobs/${job.id}`, {
-      version: 1,
-      plan: [{ feedId: 'memory', sourceId, oneWayM: 2 }],
-    });
+    await visitor.change(job.id, { plan: [{ feedId: 'memory', sourceId, oneWayM: 2 }] });
     const bare = await visitor.put(`/jobs/${job.id}/taps/${uuidv7()}`, {
       ...LOG,
       feedId: 'memory',
     });
     expect(problemPaths(bare)).toEqual(['reason']);
     const reason = 'the handbook says clock';
-    await visitor.patch(`/jobs/${job.id}`, {
-      version: 2,
-      plan: [{ feedId: 'memory', sourceId, oneWayM: 2, reason }],
-    });
+    await visitor.change(job.id, { plan: [{ feedId: 'memory', sourceId, oneWayM: 2, reason }] });
     await visitor.probe(job.id, sourceId, ['off', 'run', 'asleep', 'a', 'b']);
     const { body } = await visitor.put<TapPointView>(`/jobs/${job.id}/taps/${uuidv7()}`, {
       ...LOG,
@@ -101,15 +95,12 @@ describe('logging a tap point', () => {
     )?.id;
     const job = await visitor.job();
     const plan = { feedId: 'switched', sourceId, oneWayM: 2 };
-    await visitor.patch(`/jobs/${job.id}`, { version: 1, plan: [plan] });
+    await visitor.change(job.id, { plan: [plan] });
     const url = `/jobs/${job.id}/taps/${uuidv7()}`;
     const refused = await visitor.put<ProblemDocument>(url, LOG);
     expect(refused.status).toBe(422);
     expect(problemPaths(refused)).toEqual(['reason']);
-    await visitor.patch(`/jobs/${job.id}`, {
-      version: 2,
-      plan: [{ ...plan, reason: 'nothing else in reach.' }],
-    });
+    await visitor.change(job.id, { plan: [{ ...plan, reason: 'nothing else in reach.' }] });
     await visitor.probe(job.id, sourceId ?? '', ['asleep', ...ACCESSORY_PLACES, 'a', 'b']);
     const { body } = await visitor.put<TapPointView>(url, LOG);
     expect(body.note).toMatch(
@@ -162,7 +153,7 @@ describe('logging a tap point', () => {
     expect(problemPaths(await put({ ...LOG, fuseA: 30 }))).toEqual(['fuseA']);
     expect(problemPaths(await put({ ...LOG, awg: 22 }))).toEqual(['awg']);
     const plan = [{ feedId: 'switched', sourceId: 'dash/F5' }];
-    await visitor.patch(`/jobs/${job.id}`, { version: 2, plan });
+    await visitor.change(job.id, { plan });
     expect(problemPaths(await put(LOG))).toEqual(['fuseA']);
   });
 
@@ -235,7 +226,7 @@ describe('a tap point at a wire', () => {
     const job = await visitor.job();
     const harness = [{ id: WIRE, name: 'X7', colour: 'BU/PK' }];
     const plan = [{ feedId: 'switched', sourceId: WIRE, oneWayM: 2 }];
-    const laid = await visitor.patch<JobView>(`/jobs/${job.id}`, { version: 1, harness, plan });
+    const laid = await visitor.change(job.id, { harness, plan });
     expect(laid.status).toBe(200);
     const seen = [
       ['off', 0.01],
@@ -306,12 +297,8 @@ describe('a tap point at a wire', () => {
       { id: 'harness/X8', name: 'X8', tapedWith: WIRE },
     ];
     const plan = [{ feedId: 'switched', sourceId: 'harness/X8' }];
-    const answer = await visitor.patch<ProblemDocument>(`/jobs/${job.id}`, {
-      version: 1,
-      harness,
-      plan,
-    });
-    expect(problemPaths(answer)).toEqual(['plan.0.sourceId']);
+    const answer = await visitor.change<ProblemDocument>(job.id, { harness, plan });
+    expect(problemPaths(answer)).toEqual(['plan.sourceId']);
     expect(answer.body.detail).toMatch(/twisted/);
   });
 });

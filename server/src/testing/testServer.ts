@@ -1,6 +1,12 @@
 import type { AddressInfo } from 'node:net';
 import { randomUUID } from 'node:crypto';
-import type { JobView, ModelSummary, ModelView, ProblemDocument } from '@lucky-thread/contract';
+import type {
+  FeedPlanInput,
+  JobView,
+  ModelSummary,
+  ModelView,
+  ProblemDocument,
+} from '@lucky-thread/contract';
 import { benchCar, meterReading, seededRandom } from '@lucky-thread/core/bench';
 import { nextState, stateAt } from '@lucky-thread/core/vehicle';
 import pg from 'pg';
@@ -119,8 +125,18 @@ export class Visitor {
   put<T>(path: string, body?: unknown): Promise<Answer<T>> {
     return this.send('PUT', path, body);
   }
-  patch<T>(path: string, body?: unknown): Promise<Answer<T>> {
-    return this.send('PATCH', path, body);
+  /**
+   * Changes a job as the app does, one command after the other, each made on what the job is then. Answers the first that
+   * is refused, else the last.
+   */
+  async change<T = JobView>(jobId: string, change: JobChange): Promise<Answer<T>> {
+    let answer = (await this.get<JobView>(`/jobs/${jobId}`)) as Answer<unknown>;
+    for (const make of commandsOf(change)) {
+      const { path, body } = make(answer.body as JobView);
+      answer = await this.put(`/jobs/${jobId}/${path}`, { ...commandHead(), ...body });
+      if (answer.status !== 200) break;
+    }
+    return answer as Answer<T>;
   }
   delete<T>(path: string): Promise<Answer<T>> {
     return this.send('DELETE', path);
@@ -196,6 +212,48 @@ export class Visitor {
       });
     }
   }
+}
+
+/** A feed's plan as a test writes it, with the proofs that are shown for it. */
+export interface PlanChange extends Partial<Record<keyof FeedPlanInput, unknown>> {
+  readonly feedId: string;
+  readonly proofs?: readonly string[];
+}
+
+/** What a test changes of a job. */
+export interface JobChange {
+  readonly harness?: readonly object[];
+  readonly plan?: readonly PlanChange[];
+  readonly phase?: string;
+  readonly deferred?: readonly string[];
+}
+
+/** What a command carries besides its change. */
+export function commandHead(): { readonly command: string; readonly at: string } {
+  return { command: uuidv7(), at: '2026-05-04T10:00:00.000Z' };
+}
+
+type Command = (job: JobView) => { readonly path: string; readonly body: object };
+
+function commandsOf({ harness, plan = [], phase, deferred = [] }: JobChange): Command[] {
+  return [
+    ...(harness === undefined
+      ? []
+      : [(job: JobView) => ({ path: 'wires', body: { base: job.wiresVersion, wires: harness } })]),
+    ...plan.flatMap(({ proofs = [], ...one }): Command[] => [
+      (job) => ({
+        path: `feeds/${one.feedId}/plan`,
+        body: { base: job.planVersions[one.feedId] ?? null, plan: one },
+      }),
+      ...proofs.map((kind) => () => {
+        // Proofs are events: their id stands in the address.
+        const body = { feedId: one.feedId, kind, readingIds: [], command: undefined };
+        return { path: `proofs/${uuidv7()}`, body };
+      }),
+    ]),
+    ...(phase === undefined ? [] : [() => ({ path: 'phase', body: { phase } })]),
+    ...deferred.map((place) => () => ({ path: `deferred/${place}`, body: { left: true } })),
+  ];
 }
 
 /** A place to read at; `a` and `b` are the contacts of the empty slot at run. */

@@ -35,8 +35,7 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
           kind="next"
           label="Fitted: prove the taps"
           testID="go-prove"
-          disabled={change.busy}
-          onPress={() => void change.goTo('prove')}
+          onPress={() => change.goTo('prove')}
         />
       }
     >

@@ -62,9 +62,9 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
                 ? `Say why ${unreasoned[0] === undefined ? 'it' : nameOf(unreasoned[0].source)} is taken`
                 : `${tapped.length} of ${feeds.length} chosen`
           }
-          disabled={!complete || change.busy}
+          disabled={!complete}
           testID="go-size"
-          onPress={() => void change.goTo('size')}
+          onPress={() => change.goTo('size')}
         />
       }
     >
@@ -75,8 +75,7 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
         feeds={feeds}
         sources={sources}
         chosen={Object.fromEntries(context.job.plan.map((one) => [one.feedId, one.sourceId]))}
-        busy={change.busy}
-        onTake={(set) => void change.setPlan(planFor(set, context.job.plan))}
+        onTake={(set) => change.setPlan(planFor(set, context.job.plan))}
       />
       <SideBySide>
         {feeds.map((feed) => (
@@ -88,7 +87,7 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
             verdicts={verdicts}
             sources={sources}
             ranking={rankings[feed.id]}
-            onChoose={(entry) => void change.setPlan(withFeedPlan(context.job.plan, entry))}
+            onChoose={(entry) => change.setPlan(withFeedPlan(context.job.plan, entry))}
           />
         ))}
       </SideBySide>

@@ -16,7 +16,6 @@ export interface SetComparisonProps {
   readonly sources: ReadonlyMap<string, Source>;
   /** Source chosen for each feed so far. */
   readonly chosen: Readonly<Record<string, string | undefined>>;
-  readonly busy: boolean;
   readonly onTake: (set: RankedSet) => void;
 }
 
@@ -78,7 +77,6 @@ function SetColumn(
           kind={index === 0 && untouched ? 'next' : 'plain'}
           label={index === 0 ? 'Take the best set' : 'Take this one'}
           testID={`take-set-${index}`}
-          disabled={props.busy}
           onPress={() => props.onTake(set)}
         />
       )}

@@ -46,7 +46,7 @@ export function FindScreen({ context, onFilled }: FindScreenProps) {
       <FindTools
         context={context}
         finding={finding}
-        onLimit={(places, left) => void defer(places, left)}
+        onLimit={(places, left) => defer(places, left)}
       />
     ),
     map: <PanelMap context={context} finding={finding} />,

@@ -59,7 +59,7 @@ export function ProbeDock({ context, finding, onFilled }: ProbeDockProps) {
           // The plan may name another slot first once the car is there.
           follow(sourceId);
         }}
-        onDefer={(place, left) => void defer([place], left)}
+        onDefer={(place, left) => defer([place], left)}
         lookUp={(sourceId) => <LookUp model={context.model} sourceId={sourceId} />}
       />
       <HeavyFeeds context={context} />

@@ -3,27 +3,17 @@ import type { JobView } from '@lucky-thread/contract';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { PARKED } from '@lucky-thread/core/vehicle';
-import { api } from '../../store/api';
+import { commandsIn } from '../../store/outboxSlice';
 import { probingOpened } from '../../store/probeSlice';
 import { makeStore } from '../../store/store';
 import { useDefer } from './useDefer';
 
-const mockSent: unknown[] = [];
-let mockAnswers: { data?: unknown; error?: unknown }[] = [];
-jest.mock('../../store/api', () => {
-  const actual = jest.requireActual<object>('../../store/api');
-  return {
-    ...actual,
-    useUpdateJobMutation: () => [
-      async (given: unknown) => {
-        mockSent.push(given);
-        return mockAnswers.shift() ?? { data: {} };
-      },
-    ],
-  };
-});
+jest.mock('../../store/outboxStorage', () => ({
+  // A device that keeps nothing and never answers: what is made stays to be seen.
+  outboxStorage: { keep: () => new Promise(() => undefined), all: async () => [] },
+}));
 
-const JOB = { id: 'j', version: 4, deferred: ['crank'] } as unknown as JobView;
+const JOB = { id: 'j', deferred: ['crank'] } as unknown as JobView;
 
 function deferring() {
   const store = makeStore();
@@ -32,44 +22,32 @@ function deferring() {
     <Provider store={store}>{props.children}</Provider>
   );
   const { result } = renderHook(() => useDefer(JOB), { wrapper });
-  return { store, defer: result.current };
+  const made = () => commandsIn(store.getState().outbox, 'j').map(({ body }) => body);
+  return { store, defer: result.current, made };
 }
 
-beforeEach(() => {
-  mockSent.length = 0;
-  mockAnswers = [];
-});
-
 describe('leaving checks for later', () => {
-  it('is one change, however many states it is about', async () => {
-    const { store, defer } = deferring();
-    await act(() => defer(['asleep', 'waited'], true));
-    expect(mockSent).toEqual([
-      { id: 'j', body: { version: 4, deferred: ['crank', 'asleep', 'waited'] } },
+  it('is one change for each, and the plan does without them at once', () => {
+    const { store, defer, made } = deferring();
+    act(() => defer(['asleep', 'waited'], true));
+    expect(made()).toEqual([
+      { place: 'asleep', left: true },
+      { place: 'waited', left: true },
     ]);
     expect(store.getState().probe.j?.cannot).toEqual(['crank', 'asleep', 'waited']);
-    store.dispatch(api.util.resetApiState());
   });
 
-  it('is made once more on the job as it is now when somebody was faster', async () => {
-    const { store, defer } = deferring();
-    const current = { id: 'j', version: 9, deferred: ['engine'] };
-    mockAnswers = [
-      { error: { status: 409, data: { type: 'stale', title: 'Stale', status: 409, current } } },
-    ];
-    await act(() => defer(['asleep'], true));
-    expect(mockSent.at(-1)).toEqual({
-      id: 'j',
-      body: { version: 9, deferred: ['engine', 'asleep'] },
-    });
-    expect(mockSent).toHaveLength(2);
-    store.dispatch(api.util.resetApiState());
+  it('is no change where the job has it already', () => {
+    const { defer, made } = deferring();
+    act(() => defer(['crank'], true));
+    expect(made()).toEqual([]);
+    act(() => defer(['crank', 'engine'], false));
+    expect(made()).toEqual([{ place: 'crank', left: false }]);
   });
 
-  it('of what can be had at any time is no change of the job', async () => {
-    const { store, defer } = deferring();
-    await act(() => defer(['acc'], true));
-    expect(mockSent).toEqual([]);
-    store.dispatch(api.util.resetApiState());
+  it('of what can be had at any time is no change of the job', () => {
+    const { defer, made } = deferring();
+    act(() => defer(['acc'], true));
+    expect(made()).toEqual([]);
   });
 });

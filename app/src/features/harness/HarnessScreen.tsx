@@ -70,8 +70,7 @@ export function HarnessScreen({ context }: { readonly context: JobContext }) {
       <WireEditor
         wires={harness}
         known={bunchOf(context.model)}
-        busy={change.busy}
-        onWires={(wires) => void change.change({ harness: wires })}
+        onWires={(wires) => change.setWires(wires)}
       />
       {change.problem !== undefined && <Words kind="small">✕ {change.problem}</Words>}
       {!wide && history}

@@ -20,7 +20,6 @@ const SYSTEMS = COLOUR_SYSTEMS.map((value) => ({ value, label: SYSTEM_LABELS[val
 
 /** Several wires in one go, as people write colours; the way of writing is asked for only where letters clash. */
 export function TypedWires(props: {
-  readonly busy: boolean;
   readonly onColours: (colours: NonNullable<HarnessWireInput['colour']>[]) => void;
 }) {
   const [text, setText] = useState('');
@@ -58,7 +57,7 @@ export function TypedWires(props: {
         <ActionButton
           label={read.colours.length > 1 ? `Add these ${read.colours.length}` : 'Add it'}
           testID="add-typed"
-          disabled={props.busy || read.problem !== undefined}
+          disabled={read.problem !== undefined}
           onPress={add}
         />
       )}

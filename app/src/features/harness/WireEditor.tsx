@@ -15,14 +15,13 @@ export interface WireEditorProps {
   readonly wires: readonly HarnessWireInput[];
   /** The bunch as the model's notes have it; empty when unknown. */
   readonly known: readonly HarnessWireInput[];
-  readonly busy: boolean;
   readonly onWires: (wires: HarnessWireInput[]) => void;
 }
 
 const CODES = Object.keys(WIRE_COLOURS).map((code) => ({ value: code, label: code }));
 
 /** The wires as they are seen: base colour, stripe, and which are still taped together. */
-export function WireEditor({ wires, known, busy, onWires }: WireEditorProps) {
+export function WireEditor({ wires, known, onWires }: WireEditorProps) {
   const [base, setBase] = useState<string>();
   const [stripe, setStripe] = useState<string>();
   const [taped, setTaped] = useState(false);
@@ -74,28 +73,21 @@ export function WireEditor({ wires, known, busy, onWires }: WireEditorProps) {
         </View>
       )}
       <View style={styles.row}>
-        <ActionButton
-          label="Add this wire"
-          testID="add-wire"
-          disabled={busy}
-          style={styles.grow}
-          onPress={add}
-        />
+        <ActionButton label="Add this wire" testID="add-wire" style={styles.grow} onPress={add} />
         <ActionButton
           label="Take the last away"
           kind="quiet"
           testID="drop-wire"
-          disabled={busy || last === undefined}
+          disabled={last === undefined}
           onPress={() => onWires(wires.slice(0, -1))}
         />
       </View>
-      <TypedWires busy={busy} onColours={addTyped} />
+      <TypedWires onColours={addTyped} />
       {wires.length === 0 && known.length > 0 && (
         <ActionButton
           kind="next"
           label={`Lay out this model’s bunch of ${known.length}`}
           testID="known-bunch"
-          disabled={busy}
           onPress={() => onWires([...known])}
         />
       )}

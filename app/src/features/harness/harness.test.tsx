@@ -39,9 +39,7 @@ describe('WireEditor', () => {
 
   it('adds a wire by base and stripe, taped to the one before', () => {
     const made: HarnessWireInput[][] = [];
-    renderInApp(
-      <WireEditor wires={known} known={[]} busy={false} onWires={(wires) => made.push(wires)} />,
-    );
+    renderInApp(<WireEditor wires={known} known={[]} onWires={(wires) => made.push(wires)} />);
     fireEvent.press(screen.getByTestId('base-BU'));
     fireEvent.press(screen.getByTestId('stripe-PK'));
     fireEvent.press(screen.getByTestId('taped'));
@@ -55,9 +53,7 @@ describe('WireEditor', () => {
 
   it('takes several wires in one go, as people write them', () => {
     const made: HarnessWireInput[][] = [];
-    renderInApp(
-      <WireEditor wires={known} known={[]} busy={false} onWires={(wires) => made.push(wires)} />,
-    );
+    renderInApp(<WireEditor wires={known} known={[]} onWires={(wires) => made.push(wires)} />);
     const type = (text: string) => fireEvent.changeText(screen.getByTestId('typed-wires'), text);
     type('BK, RD-YE; light green');
     fireEvent.press(screen.getByTestId('add-typed'));
@@ -76,9 +72,7 @@ describe('WireEditor', () => {
 
   it('asks how colours are written where letters clash', () => {
     const made: HarnessWireInput[][] = [];
-    renderInApp(
-      <WireEditor wires={[]} known={[]} busy={false} onWires={(wires) => made.push(wires)} />,
-    );
+    renderInApp(<WireEditor wires={[]} known={[]} onWires={(wires) => made.push(wires)} />);
     expect(screen.queryByTestId('colour-system-german')).toBeNull();
     fireEvent.changeText(screen.getByTestId('typed-wires'), 'W/B');
     expect(screen.getByText(/may be WH\/BK .* or WH\/BU/)).toBeTruthy();
@@ -89,9 +83,7 @@ describe('WireEditor', () => {
 
   it('lays out the bunch that the model’s notes know, while there is none', () => {
     const made: HarnessWireInput[][] = [];
-    renderInApp(
-      <WireEditor wires={[]} known={known} busy={false} onWires={(wires) => made.push(wires)} />,
-    );
+    renderInApp(<WireEditor wires={[]} known={known} onWires={(wires) => made.push(wires)} />);
     fireEvent.press(screen.getByTestId('known-bunch'));
     expect(made).toEqual([known]);
   });

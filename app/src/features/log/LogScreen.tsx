@@ -20,6 +20,7 @@ import { useFind } from '../../work/useFind';
 import { MissingTaps } from '../../shell/MissingTaps';
 import type { TappedFeed, JobContext } from '@lucky-thread/work';
 import {
+  shownProofs,
   slotFeeds,
   tappedFeeds,
   feedSizeOf,
@@ -30,6 +31,7 @@ import {
 } from '@lucky-thread/work';
 import { TapPointCard } from '../../panel/TapPointCard';
 import { coreReadings } from '../../work/jobReadings';
+import { useJobChange } from '../../work/useJobChange';
 
 /** Log: what was proven becomes the model's knowledge. */
 export function LogScreen({ context }: { readonly context: JobContext }) {
@@ -88,7 +90,9 @@ function LogCard(props: {
   const [problem, setProblem] = useState<string>();
   // One id for all tries, so that a try whose answer was lost is not logged twice.
   const [id] = useState(() => uuidv7());
-  const { feed, source, plan } = tapped;
+  const { feed, source } = tapped;
+  const shown = shownProofs(context.job, feed.id);
+  const change = useJobChange(context.job);
   const verdict = finding.advice?.verdicts.find((one) => one.sourceId === source.id);
   const size = feedSizeOf(tapped, context.settings);
   const readings = coreReadings(finding.rows);
@@ -97,13 +101,15 @@ function LogCard(props: {
     : '';
   const found = logFindingsOf(context, source, { verdict, readings });
   const missing = finding.advice !== undefined && !found.ok ? found.problem.message : undefined;
-  const proven = proofKindsAt(source.kind === 'slot' ? 'slot' : 'wire').every(
-    (kind) => plan.proofs?.includes(kind) === true,
+  const proven = proofKindsAt(source.kind === 'slot' ? 'slot' : 'wire').every((kind) =>
+    shown.includes(kind),
   );
-  const waiting = finding.rows.some((row) => row.saved === 'unsaved' || row.saved === 'sending');
+  const waiting =
+    change.waiting ||
+    finding.rows.some((row) => row.saved === 'unsaved' || row.saved === 'sending');
   const write = async (): Promise<TapPointView | undefined> => {
     if (size?.ok !== true) return undefined;
-    const proofs = (plan.proofs ?? []).map((kind) => ({ kind, passed: true }));
+    const proofs = shown.map((kind) => ({ kind, passed: true }));
     const body = { feedId: feed.id, proofs, fuseA: size.fuseA, awg: size.awg, note };
     const result = await logTap({ jobId: context.job.id, id, body });
     setProblem(result.error === undefined ? undefined : problemText(result.error));
@@ -124,7 +130,7 @@ function LogCard(props: {
       {!proven && <Caution>Not all closing proofs have been shown: go back to Prove.</Caution>}
       {missing !== undefined && <Caution testID={`missing-${feed.id}`}>{missing}</Caution>}
       {waiting && (
-        <Words kind="small">Some readings are not saved yet; they are part of the evidence.</Words>
+        <Words kind="small">Some of it is not saved yet; it is part of the evidence.</Words>
       )}
       <Field
         label="Note for the next installer"

@@ -1,6 +1,6 @@
-import type { FeedPlanInput } from '@lucky-thread/contract';
 import { closingProofs } from '@lucky-thread/core/prove';
 import type { Proof, ProofKind } from '@lucky-thread/core/prove';
+import { placeOf } from '@lucky-thread/core/vehicle';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
 import { ActionButton } from '../../ui/ActionButton';
@@ -14,7 +14,9 @@ import { Words } from '../../ui/Words';
 import { useFind } from '../../work/useFind';
 import { MissingTaps } from '../../shell/MissingTaps';
 import type { TappedFeed, JobContext } from '@lucky-thread/work';
-import { slotFeeds, tappedFeeds, titleOf, withFeedPlan } from '@lucky-thread/work';
+import { shownProofs, slotFeeds, tappedFeeds, titleOf } from '@lucky-thread/work';
+import type { ReadingRow } from '../../work/jobReadings';
+import { countingRows } from '../../work/jobReadings';
 import { useJobChange } from '../../work/useJobChange';
 
 /** Prove: the closing proofs of every tap; each is kept as soon as it is shown. */
@@ -28,15 +30,18 @@ export function ProveScreen({ context }: { readonly context: JobContext }) {
     const at = one.source.kind === 'slot' ? 'slot' : 'wire';
     return { one, list: closingProofs(one.feed, verdict?.function, at) };
   });
+  const shownFor = (feedId: string): ProofKind[] => shownProofs(context.job, feedId);
   const left = proofs.reduce(
-    (sum, { one, list }) => sum + list.length - (one.plan.proofs?.length ?? 0),
+    (sum, { one, list }) =>
+      sum + list.filter(({ kind }) => !shownFor(one.feed.id).includes(kind)).length,
     0,
   );
-  const toggle = (plan: FeedPlanInput, kind: ProofKind): void => {
-    const shown = plan.proofs ?? [];
-    const next = shown.includes(kind) ? shown.filter((one) => one !== kind) : [...shown, kind];
-    void change.setPlan(withFeedPlan(context.job.plan, { ...plan, proofs: next }));
-  };
+  const toggle = ({ feed, source }: TappedFeed, proof: Proof): void =>
+    change.prove(
+      { feedId: feed.id, kind: proof.kind },
+      !shownFor(feed.id).includes(proof.kind),
+      restingOn(proof, finding.rows, source.id),
+    );
   return (
     <Screen
       testID="prove"
@@ -45,8 +50,8 @@ export function ProveScreen({ context }: { readonly context: JobContext }) {
           kind="next"
           label={left === 0 ? 'Log the tap points' : `${left} proof${left === 1 ? '' : 's'} to go`}
           testID="go-log"
-          disabled={left > 0 || change.busy}
-          onPress={() => void change.goTo('log')}
+          disabled={left > 0}
+          onPress={() => change.goTo('log')}
         />
       }
     >
@@ -63,9 +68,9 @@ export function ProveScreen({ context }: { readonly context: JobContext }) {
             <ProofRow
               key={proof.kind}
               proof={proof}
-              tapped={one}
-              busy={change.busy}
-              onToggle={() => toggle(one.plan, proof.kind)}
+              feedId={one.feed.id}
+              shown={shownFor(one.feed.id).includes(proof.kind)}
+              onToggle={() => toggle(one, proof)}
             />
           ))}
         </Card>
@@ -74,23 +79,33 @@ export function ProveScreen({ context }: { readonly context: JobContext }) {
   );
 }
 
+/** Readings that a proof rests on: those of the source in the states that it is about, the newest of them. */
+function restingOn(proof: Proof, rows: readonly ReadingRow[], sourceId: string): string[] {
+  const places = proof.states.map(placeOf);
+  return countingRows(rows)
+    .filter((row) => row.sourceId === sourceId && places.includes(placeOf(row.state)))
+    .slice(-MOST_NAMED)
+    .map((row) => row.id);
+}
+
+/** So many readings are named at most. */
+const MOST_NAMED = 20;
+
 function ProofRow(props: {
-  proof: Proof;
-  tapped: TappedFeed;
-  busy: boolean;
-  onToggle: () => void;
+  readonly proof: Proof;
+  readonly feedId: string;
+  readonly shown: boolean;
+  readonly onToggle: () => void;
 }) {
   const palette = usePalette();
-  const { proof, tapped } = props;
-  const shown = tapped.plan.proofs?.includes(proof.kind) ?? false;
+  const { proof, shown } = props;
   return (
     <View style={styles.proof}>
       {proof.caution !== undefined && !shown && <Caution>{proof.caution}</Caution>}
       <TouchableRipple
         role="checkbox"
         aria-checked={shown}
-        testID={`proof-${tapped.feed.id}-${proof.kind}`}
-        disabled={props.busy}
+        testID={`proof-${props.feedId}-${proof.kind}`}
         onPress={props.onToggle}
         style={[
           styles.row,

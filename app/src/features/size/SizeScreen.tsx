@@ -60,15 +60,14 @@ export function SizeScreen({ context }: { readonly context: JobContext }) {
                 : 'Give every length'
           }
           testID="go-build"
-          disabled={!ready || change.busy}
-          onPress={() =>
-            void change
-              .goTo(
-                'build',
-                sheets.map(({ plan }) => plan),
-              )
-              .then((stored) => stored && dispatch(draftsStored(context.job.id)))
-          }
+          disabled={!ready}
+          onPress={() => {
+            change.goTo(
+              'build',
+              sheets.map(({ plan }) => plan),
+            );
+            dispatch(draftsStored(context.job.id));
+          }}
         />
       }
     >

@@ -6,5 +6,5 @@ import { useJobChange } from '../../../work/useJobChange';
 export default function FindRoute() {
   const context = useJobContext();
   const change = useJobChange(context.job);
-  return <FindScreen context={context} onFilled={() => void change.goTo('choose')} />;
+  return <FindScreen context={context} onFilled={() => change.goTo('choose')} />;
 }

@@ -1,0 +1,54 @@
+import { IsBoolean, IsIn, IsUUID } from 'class-validator';
+import { FeedPlanInput } from './feedPlan';
+import { HarnessWireInput, PHASES } from './job';
+import type { Phase } from './job';
+import { Instant, Nested, NestedList, OrNull, UniqueBy } from './rules/fields';
+
+/** What every change to a job carries: an id of its own, so that sending it twice changes nothing, and when it was made. */
+export class CommandHead {
+  /** Id of the change, made by whoever made the change. */
+  @IsUUID('7', { message: 'the id of a change is a UUID version 7' })
+  command!: string;
+
+  /** When it was made, by the installer's clock. */
+  @Instant()
+  at!: string;
+}
+
+/** A change of something that has a version of its own: the id of the change that it was made on. */
+export class VersionedHead extends CommandHead {
+  /** The last change on the screen that this one was made from; null where there was none. */
+  @OrNull()
+  @IsUUID('7', { message: 'the base is the id of the change before, or null' })
+  base!: string | null;
+}
+
+/** What is planned for one feed; null takes the plan back. */
+export class PutPlanRequest extends VersionedHead {
+  /** The plan as it is to be. */
+  @OrNull()
+  @Nested(() => FeedPlanInput)
+  plan!: FeedPlanInput | null;
+}
+
+/** The bunch of cut wires as it lies there. */
+export class PutWiresRequest extends VersionedHead {
+  /** All of them, in order. */
+  @NestedList(() => HarnessWireInput, { max: 40 })
+  @UniqueBy<HarnessWireInput>('id', 'a wire is there twice')
+  wires!: HarnessWireInput[];
+}
+
+/** A phase that was reached; a job never falls back by it. */
+export class ReachPhaseRequest extends CommandHead {
+  /** The phase. */
+  @IsIn(PHASES)
+  phase!: Phase;
+}
+
+/** A check is left for later, or taken up again. */
+export class DeferRequest extends CommandHead {
+  /** Left for later. */
+  @IsBoolean()
+  left!: boolean;
+}

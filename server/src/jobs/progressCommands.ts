@@ -1,0 +1,41 @@
+import type { DeferRequest, JobView, ReachPhaseRequest } from '@lucky-thread/contract';
+import { PHASES } from '@lucky-thread/contract';
+import type { StitchPlace } from '@lucky-thread/core/vehicle';
+import { eq, sql } from 'drizzle-orm';
+import type { Actor } from '../auth/session';
+import type { Database } from '../db/database';
+import { jobs } from '../db/schema';
+import { applyOnce } from './commands';
+
+/** Notes a phase that was reached. Whoever got further keeps it: two of these come out the same in any order. */
+export async function reachPhase(
+  db: Database,
+  actor: Actor,
+  jobId: string,
+  request: ReachPhaseRequest,
+): Promise<JobView> {
+  const command = { at: { jobId, kind: 'phase', subject: 'phase' }, head: request } as const;
+  return applyOnce(db, actor, command, async (tx) => {
+    const [job] = await tx.select({ phase: jobs.phase }).from(jobs).where(eq(jobs.id, jobId));
+    if (job !== undefined && PHASES.indexOf(job.phase) < PHASES.indexOf(request.phase))
+      await tx.update(jobs).set({ phase: request.phase }).where(eq(jobs.id, jobId));
+  });
+}
+
+/** Leaves a check for later, or takes it up again; the others stay as they are. */
+export async function deferCheck(
+  db: Database,
+  actor: Actor,
+  at: { readonly jobId: string; readonly place: StitchPlace },
+  request: DeferRequest,
+): Promise<JobView> {
+  const { jobId, place } = at;
+  const command = { at: { jobId, kind: 'defer', subject: place }, head: request } as const;
+  return applyOnce(db, actor, command, async (tx) => {
+    const others = sql`array_remove(${jobs.deferred}, ${place})`;
+    await tx
+      .update(jobs)
+      .set({ deferred: request.left ? sql`array_append(${others}, ${place})` : others })
+      .where(eq(jobs.id, jobId));
+  });
+}
