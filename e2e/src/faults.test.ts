@@ -208,7 +208,7 @@ it('reads tap points from a file, or says by row and column why not', async () =
     );
   };
   await give([columns, row('footwell/Z9')].join('\n'));
-  await visitor.textIs('csv', /row 2, column slot: the model has no slot footwell\/Z9/);
+  await visitor.textIs('csv', /row 2, column source: the model has no source footwell\/Z9/);
   await give([columns, row('footwell/A3')].join('\n'));
   await visitor.textIs('import-said', /1 added/);
   await visitor.textIs('tap-status-footwell/A3', /Reported · from a forum/);

@@ -1,5 +1,6 @@
 import type { HarnessWireInput } from '@lucky-thread/contract';
 import { WIRE_COLOURS } from '@lucky-thread/core/vehicle';
+import { BUNCH_PLACE } from '@lucky-thread/work';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
@@ -27,20 +28,12 @@ export function WireEditor({ wires, known, onWires }: WireEditorProps) {
   const [taped, setTaped] = useState(false);
   const last = wires.at(-1);
   const addTyped = (colours: readonly string[]): void => {
-    const first = nextNumber([...wires, ...known]);
-    const made = colours.map((colour, at) => ({
-      id: `harness/W${first + at}`,
-      name: `W${first + at}`,
-      colour,
-    }));
+    const made = colours.map((colour, at) => ({ ...nextWire({ wires, known }, at), colour }));
     onWires([...wires, ...made]);
   };
   const add = (): void => {
-    // Never a number of the model's own bunch: this wire may be another.
-    const number = nextNumber([...wires, ...known]);
     const wire: HarnessWireInput = {
-      id: `harness/W${number}`,
-      name: `W${number}`,
+      ...nextWire({ wires, known }, 0),
       ...(base === undefined ? {} : { colour: stripe === undefined ? base : `${base}/${stripe}` }),
       ...(taped && last !== undefined ? { tapedWith: last.id } : {}),
     };
@@ -95,9 +88,22 @@ export function WireEditor({ wires, known, onWires }: WireEditorProps) {
   );
 }
 
-function nextNumber(wires: readonly HarnessWireInput[]): number {
-  const numbers = wires.map((wire) => Number(/\d+$/.exec(wire.id)?.[0] ?? 0));
-  return Math.max(0, ...numbers) + 1;
+/**
+ * Name and id of the next wire but so many. Names count on from those that lie there; ids are never those of the
+ * model's own bunch, for this wire may be another.
+ */
+function nextWire(
+  { wires, known }: Pick<WireEditorProps, 'wires' | 'known'>,
+  after: number,
+): Pick<HarnessWireInput, 'id' | 'name'> {
+  const name = highest(wires.map((wire) => wire.name)) + 1 + after;
+  const id = highest([...wires, ...known].map((wire) => wire.id)) + 1 + after;
+  return { id: `${BUNCH_PLACE}/W${id}`, name: `W${name}` };
+}
+
+/** The highest number that texts end in; 0 without any. */
+function highest(texts: readonly string[]): number {
+  return Math.max(0, ...texts.map((text) => Number(/\d+$/.exec(text)?.[0] ?? 0)));
 }
 
 const styles = StyleSheet.create({
