@@ -1,11 +1,16 @@
 const { getDefaultConfig } = require('expo/metro-config');
 
+const USED_CHECKS = new Set(require('./usedChecks.cjs'));
+
 const config = getDefaultConfig(__dirname);
 config.resolver.resolveRequest = (context, name, platform) => {
   // class-validator's ES modules do not load in Metro; its CommonJS build does.
   if (name === 'class-validator') name = 'class-validator/cjs/index.js';
   // Only @IsPhoneNumber wants it, and nothing here does.
   if (name === 'libphonenumber-js/max') return { type: 'empty' };
+  // class-validator brings a hundred checks of texts; the contract's rules use a handful of them.
+  const check = /^validator(?:\/lib\/(\w+))?$/.exec(name);
+  if (check !== null && !USED_CHECKS.has(check[1])) return { type: 'empty' };
   return context.resolveRequest(context, name, platform);
 };
 // Tests lie beside the code and are no part of the app.

@@ -161,7 +161,8 @@ function exhaustive(feeds: readonly SetFeed[]): SourceSet | undefined {
     const feed = feeds[at];
     if (feed !== undefined) {
       for (const one of feed.candidates)
-        if (!chosen.some((other) => other.sourceId === one.sourceId)) walk(at + 1, [...chosen, one]);
+        if (!chosen.some((other) => other.sourceId === one.sourceId))
+          walk(at + 1, [...chosen, one]);
       return;
     }
     const panels = [...new Set(chosen.map((one) => one.panelId))];

@@ -5,9 +5,19 @@ import pg from 'pg';
 import { line, measure } from './measure';
 
 const ROUNDS = 300;
-/** The SQL that a tap sheet needs at the least. */
-const BARE_SQL = `select t.*, u.name from tap_points t join users u on u.id = t.logged_by
-  where t.model_id = $1 and not t.retired order by t.slot_id`;
+/** Its rows alone, without what they were read with and what later jobs saw. */
+const ROWS_SQL = `select t.*, u.name from tap_points t join users u on u.id = t.logged_by
+  where t.model_id = $1 and not t.retired order by t.source_id`;
+/** The SQL that a tap sheet needs at the least: rows, supply side, readings, and how many jobs spoke for and against. */
+const BARE_SQL = `select t.*, u.name, s.landmark_a, s.landmark_b,
+    (select json_agg(r order by r.position) from tap_readings r where r.tap_point_id = t.id) as readings,
+    (select json_agg(seen) from (
+      select o.kind, count(distinct r.job_id) as jobs, max(r.sequence) as newest
+      from tap_observations o join readings r on r.id = o.reading_id
+      where o.tap_point_id = t.id and r.withdrawn_at is null group by o.kind) as seen) as seen
+  from tap_points t join users u on u.id = t.logged_by
+  left join sources s on s.model_id = t.model_id and s.id = t.source_id
+  where t.model_id = $1 and not t.retired order by t.source_id`;
 
 /** A tap-sheet call against the bare SQL it needs and against an empty Express route. */
 export async function tapSheetBenchmark(base: string, databaseUrl: string): Promise<void> {
@@ -29,14 +39,20 @@ export async function tapSheetBenchmark(base: string, databaseUrl: string): Prom
     await importTaps(base, cookie, modelId);
     const times = await measure(ROUNDS, {
       call: async () => (await fetch(`${base}/api/models/${modelId}/taps`, { headers })).text(),
+      rows: () => pool.query(ROWS_SQL, [modelId]),
       sql: () => pool.query(BARE_SQL, [modelId]),
       route: async () => (await fetch(`http://127.0.0.1:${port}/`)).text(),
     });
-    const { call, sql, route } = times;
-    if (call === undefined || sql === undefined || route === undefined)
+    const { call, rows, sql, route } = times;
+    if (call === undefined || rows === undefined || sql === undefined || route === undefined)
       throw new Error('nothing was measured');
     line('tap sheet of a model, 12 tap points: median', `${call.median.toFixed(2)} ms`);
+    line('  ratio to its rows alone', (call.median / rows.median).toFixed(1));
     line('  ratio to the bare SQL', (call.median / sql.median).toFixed(1));
+    line(
+      '  ratio to the bare SQL and an empty Express route',
+      (call.median / (sql.median + route.median)).toFixed(2),
+    );
     line('  ratio to an empty Express route', (call.median / route.median).toFixed(1));
   } finally {
     empty.closeAllConnections();

@@ -1,6 +1,6 @@
 import { LEAD_FAMILIES } from '@lucky-thread/core/choose';
 import type { LeadFamily } from '@lucky-thread/core/choose';
-import { NEED_ROLES } from '@lucky-thread/core/identify';
+import { NEED_ROLES } from '@lucky-thread/core/identify/needs';
 import type { Need, NeedRole } from '@lucky-thread/core/identify';
 import { IsBoolean, IsIn, IsString, Length } from 'class-validator';
 import { InRange, NestedList, Optional, UniqueBy } from './rules/fields';

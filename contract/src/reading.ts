@@ -1,4 +1,4 @@
-import { CONES, GLOWS, MAX_READING_OHM, MAX_READING_V } from '@lucky-thread/core/identify';
+import { CONES, GLOWS, MAX_READING_OHM, MAX_READING_V } from '@lucky-thread/core/identify/reading';
 import type { Cone, Glow, Reading, ReadingValue } from '@lucky-thread/core/identify';
 import {
   IsDefined,

@@ -9,7 +9,7 @@ import type { ProofKind } from '@lucky-thread/core/prove';
 import type { CircuitFunction, StitchPlace } from '@lucky-thread/core/vehicle';
 import { stateAt } from '@lucky-thread/core/vehicle';
 import type { StitchMark } from '@lucky-thread/core/identify';
-import { describeValue, stitchOf } from '@lucky-thread/core/identify';
+import { describeValue, stitchOf } from '@lucky-thread/core/identify/reading';
 import { Equals, IsIn, IsInt, IsString, Length, Max, Min } from 'class-validator';
 import { InRange, NestedList, Optional, UniqueBy } from './rules/fields';
 import type { ReadingView, ShownView } from './reading';

@@ -13,6 +13,8 @@ const SOURCES = [
   'app/public',
   'app/app.json',
   'app/metro.config.js',
+  'app/usedChecks.cjs',
+  'core/package.json',
   'app/babel.config.js',
   'core/src',
   'contract/src',

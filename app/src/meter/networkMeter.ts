@@ -1,5 +1,5 @@
 import type { Cone, Glow } from '@lucky-thread/core/identify';
-import { CONES, GLOWS } from '@lucky-thread/core/identify';
+import { CONES, GLOWS } from '@lucky-thread/core/identify/reading';
 import type { Taken } from './readingRequest';
 import type { Meter, MeterAnswer, MeterTouch } from './meter';
 

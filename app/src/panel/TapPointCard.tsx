@@ -1,6 +1,6 @@
 import type { ModelView, TapPointView } from '@lucky-thread/contract';
 import { matrixOf, toCoreReading } from '@lucky-thread/contract';
-import { describeValue } from '@lucky-thread/core/identify';
+import { describeValue } from '@lucky-thread/core/identify/reading';
 import {
   FUNCTION_NAMES,
   PLACE_WORDS,

@@ -1,5 +1,5 @@
 import type { Reading, Verdict } from '@lucky-thread/core/identify';
-import { describeValue } from '@lucky-thread/core/identify';
+import { describeValue } from '@lucky-thread/core/identify/reading';
 import { toCoreReading } from '@lucky-thread/contract';
 import { FUNCTION_NAMES, PLACE_WORDS, describeState } from '@lucky-thread/core/vehicle';
 import { useState } from 'react';

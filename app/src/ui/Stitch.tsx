@@ -1,5 +1,5 @@
 import type { Stitch as StitchLine, StitchMark } from '@lucky-thread/core/identify';
-import { describeStitch } from '@lucky-thread/core/identify';
+import { describeStitch } from '@lucky-thread/core/identify/reading';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import Svg, { Circle, Line, Path, Text } from 'react-native-svg';
 import { usePalette } from './ThemeProvider';

@@ -1,4 +1,4 @@
-import { readWritten } from '../identify';
+import { readWritten } from '../identify/legend/readLabel';
 import type { FeedSize, TerminalChoice } from '../size';
 import { sleeveFor } from '../size';
 import type { Conductor, Slot } from '../vehicle';

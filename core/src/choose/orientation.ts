@@ -1,6 +1,6 @@
 import type { VehicleState } from '../vehicle';
 import type { ReadingValue, Sense } from '../identify';
-import { senseOf } from '../identify';
+import { senseOf } from '../identify/reading';
 
 /** A reading at one contact of the empty slot. */
 export interface ContactReading {

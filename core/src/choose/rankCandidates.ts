@@ -1,5 +1,7 @@
 import type { LabelReading, Verdict } from '../identify';
-import { fills, meetsProbability, readWritten } from '../identify';
+import { readWritten } from '../identify/legend/readLabel';
+import { fills } from '../identify/need/fills';
+import { meetsProbability } from '../identify/need/needs';
 import { chooseFuse } from '../size';
 import type { Slot } from '../vehicle';
 import type { Blocked, Candidate, RankInput, Ranking, Unfit } from './candidate';

@@ -1,5 +1,5 @@
 import type { Need, Verdict } from '../identify';
-import { labelReader } from '../identify';
+import { labelReader } from '../identify/legend/readLabel';
 import type { Inrush } from '../size';
 import type { Conductor, Panel } from '../vehicle';
 import type { Candidate, Ranking } from './candidate';

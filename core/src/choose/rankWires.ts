@@ -1,4 +1,5 @@
-import { fills, meetsProbability } from '../identify';
+import { fills } from '../identify/need/fills';
+import { meetsProbability } from '../identify/need/needs';
 import type { Verdict } from '../identify';
 import type { Conductor } from '../vehicle';
 import { describeWireColour, markOf, parseWireColour } from '../vehicle';

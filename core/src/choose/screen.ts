@@ -1,5 +1,5 @@
 import type { SafetyClass } from '../identify';
-import { readWritten } from '../identify';
+import { readWritten } from '../identify/legend/readLabel';
 import type { Slot, Source } from '../vehicle';
 import { isConductor, nameOf } from '../vehicle';
 import { holderFor } from './holders';

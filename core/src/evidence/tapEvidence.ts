@@ -1,7 +1,8 @@
 import type { Applicability, CircuitFunction, StitchPlace, VehicleFacts } from '../vehicle';
 import { applies } from '../vehicle';
 import type { LoggedClaim, Reading } from '../identify';
-import { senseOf, sharesOf } from '../identify';
+import { sharesOf } from '../identify/circuit/hypotheses';
+import { senseOf } from '../identify/reading';
 
 /** How sure an entry is by its source, best first. */
 export const EVIDENCE_GRADES = ['probed', 'probedByOther', 'legend', 'forum', 'asserted'] as const;

@@ -1,7 +1,7 @@
 import { generateHarness } from '@lucky-thread/core/bench';
-import { describeValue } from '@lucky-thread/core/identify';
+import { describeValue } from '@lucky-thread/core/identify/reading';
 import type { HarnessSession, WireRole } from '@lucky-thread/core/identify/harness';
-import { ROLE_NAMES, WIRE_ROLES } from '@lucky-thread/core/identify/harness';
+import { ROLE_NAMES, WIRE_ROLES } from '@lucky-thread/core/identify/harness/roles';
 import type { HarnessTrial } from '@lucky-thread/core/trial';
 import { harnessTrial } from '@lucky-thread/core/trial';
 import { nextState } from '@lucky-thread/core/vehicle';

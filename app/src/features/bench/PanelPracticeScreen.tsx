@@ -1,6 +1,6 @@
 import { screenSlot } from '@lucky-thread/core/choose';
 import type { FindAdvice, FindSession } from '@lucky-thread/core/identify';
-import { describeValue } from '@lucky-thread/core/identify';
+import { describeValue } from '@lucky-thread/core/identify/reading';
 import { nextState } from '@lucky-thread/core/vehicle';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';

@@ -1,5 +1,5 @@
 import type { GeneratedHarness } from '@lucky-thread/core/bench';
-import { ROLE_NAMES } from '@lucky-thread/core/identify/harness';
+import { ROLE_NAMES } from '@lucky-thread/core/identify/harness/roles';
 import type { WireRole } from '@lucky-thread/core/identify/harness';
 import type { HarnessEffort } from '@lucky-thread/core/trial';
 import { roleOfTruth } from '@lucky-thread/core/trial';

@@ -10,7 +10,7 @@ import {
   tapCurrents,
 } from '@lucky-thread/core/bench';
 import type { Need, Reading, ReadingValue } from '@lucky-thread/core/identify';
-import { WORK_SECONDS, changeSeconds } from '@lucky-thread/core/identify';
+import { WORK_SECONDS, changeSeconds } from '@lucky-thread/core/identify/visits';
 import { LEGEND_SECONDS } from '@lucky-thread/core/trial';
 import type { Panel, VehicleState } from '@lucky-thread/core/vehicle';
 import { PARKED } from '@lucky-thread/core/vehicle';

@@ -1,5 +1,6 @@
 import type { Need, Reading } from '@lucky-thread/core/identify';
-import { isPlain, readLabel } from '@lucky-thread/core/identify';
+import { isPlain } from '@lucky-thread/core/identify/reading';
+import { readLabel } from '@lucky-thread/core/identify';
 import { scoreOf } from '@lucky-thread/core/trial';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import { PLACE_WORDS, placeOf } from '@lucky-thread/core/vehicle';

@@ -1,6 +1,6 @@
 import { orientationFrom, tapCurrents } from '@lucky-thread/core/choose';
 import type { ContactReading, Orientation } from '@lucky-thread/core/choose';
-import { describeValue } from '@lucky-thread/core/identify';
+import { describeValue } from '@lucky-thread/core/identify/reading';
 import type { NeedRole } from '@lucky-thread/core/identify';
 import { CONTINUOUS_SHARE } from '@lucky-thread/core/size';
 import type { SlotSource, StitchPlace } from '@lucky-thread/core/vehicle';

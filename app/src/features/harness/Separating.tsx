@@ -1,5 +1,5 @@
 import type { HarnessAdvice, HarnessWire } from '@lucky-thread/core/identify/harness';
-import { ROLE_NAMES } from '@lucky-thread/core/identify/harness';
+import { ROLE_NAMES } from '@lucky-thread/core/identify/harness/roles';
 import { StyleSheet, View } from 'react-native';
 import { Words } from '../../ui/Words';
 
