@@ -24,7 +24,8 @@ export async function findByLogin(db: Database, login: string): Promise<Credenti
 
 /** Who has an id. */
 export async function findUser(db: Database, id: string): Promise<Credentials | undefined> {
-  const [row] = await rows(db).where(eq(users.id, id));
+  // Asked with every request: each connection plans it once.
+  const [row] = await rows(db).where(eq(users.id, id)).prepare('user_by_id').execute();
   return row;
 }
 

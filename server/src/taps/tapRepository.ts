@@ -47,7 +47,10 @@ export async function pageOfTaps(
       ),
     )
     .orderBy(asc(tapPoints.sourceId), asc(tapPoints.loggedAt), asc(tapPoints.id))
-    .limit(TAPS_A_PAGE + 1);
+    .limit(TAPS_A_PAGE + 1)
+    // Planning it costs more than running it: each connection does so once.
+    .prepare(after === undefined ? 'taps_first_page' : 'taps_next_page')
+    .execute();
   const shown = rows.slice(0, TAPS_A_PAGE);
   const last = shown.at(-1);
   const more = rows.length > TAPS_A_PAGE && last !== undefined;
