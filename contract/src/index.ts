@@ -22,6 +22,8 @@ export {
 export { ShowProofRequest } from './proof';
 export type { ProofView } from './proof';
 export { HandbookEntryRequest } from './handbook';
+export { ModelInput } from './model';
+export { PanelInput, SlotInput, SlotLook, panelPlace } from './place';
 export type { GlossaryEntryView, HandbookEntryView } from './handbook';
 export type { ProblemDocument } from './problem';
 export { INSTRUMENTS, ReadingRequest, seenOf, shownOf, toCoreReading, toValue } from './reading';

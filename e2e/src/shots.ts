@@ -68,11 +68,17 @@ async function phone(base: string, folder: string): Promise<void> {
     await visitor.go('/');
     await visitor.see('jobs');
     await shot('jobs');
-    await visitor.go('/tools/wire?currentA=7&oneWayM=4.5');
-    await visitor.see('answer');
-    await visitor.touch('why-tool');
-    await visitor.show('in-currentA');
-    await shot('wire');
+    await visitor.go('/vehicles/new');
+    await visitor.type('vehicle-make', 'Tern');
+    await visitor.type('vehicle-model', 'Skua');
+    await visitor.type('vehicle-yearFrom', '2019');
+    await visitor.type('panel-location', 'Driver’s footwell, behind the flap');
+    await visitor.type(
+      'panel-text',
+      '10 ACC, 15 CIG, 7.5 A/BAG, 10 IG1\n20? P/WDW, -, 10 RADIO, 25 HTR',
+    );
+    await visitor.show('panel-text');
+    await shot('new-vehicle');
     await visitor.go('/tools/battery');
     await visitor.see('charge-chart');
     await shot('battery');

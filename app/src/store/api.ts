@@ -7,8 +7,10 @@ import type {
   JobPage,
   JobView,
   LogTapRequest,
+  ModelInput,
   ModelSummary,
   ModelView,
+  PanelInput,
   ReadingRequest,
   ReadingView,
   SessionView,
@@ -78,6 +80,18 @@ export const api = createApi({
     model: build.query<ModelView, string>({
       query: (id) => `/models/${id}`,
       providesTags: ['Models'],
+    }),
+    enterModel: build.mutation<ModelView, { id: string; body: ModelInput }>({
+      query: ({ id, body }) => ({ url: `/models/${id}`, method: 'PUT', body }),
+      invalidatesTags: ['Models'],
+    }),
+    enterPanel: build.mutation<ModelView, { modelId: string; placeId: string; body: PanelInput }>({
+      query: ({ modelId, placeId, body }) => ({
+        url: `/models/${modelId}/places/${placeId}`,
+        method: 'PUT',
+        body,
+      }),
+      invalidatesTags: ['Models'],
     }),
     enterHandbook: build.mutation<
       ModelView,
@@ -186,6 +200,8 @@ export const {
   useModelQuery,
   useDropGlossaryEntryMutation,
   useEnterHandbookMutation,
+  useEnterModelMutation,
+  useEnterPanelMutation,
   useGlossaryQuery,
   useTapsInfiniteQuery,
   useJobTapsQuery,

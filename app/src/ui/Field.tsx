@@ -17,6 +17,8 @@ export interface FieldProps {
   readonly keyboard?: KeyboardTypeOptions;
   readonly testID?: string;
   readonly onSubmit?: () => void;
+  /** Lines of a longer text; left out: one. */
+  readonly lines?: number;
 }
 
 /** A text field with its label, hint and problem. */
@@ -35,6 +37,8 @@ export function Field(props: FieldProps) {
         onSubmitEditing={props.onSubmit}
         secureTextEntry={props.secret}
         keyboardType={props.keyboard}
+        multiline={props.lines !== undefined}
+        numberOfLines={props.lines}
         error={props.problem !== undefined}
         autoCapitalize="none"
         style={{ backgroundColor: palette.raised }}

@@ -52,3 +52,5 @@ export { applies } from './applicability';
 export type { Applicability, ApplicabilityVerdict, VehicleFacts } from './applicability';
 export { COLOUR_SYSTEMS, WIRE_COLOURS, describeWireColour, parseWireColour } from './wireColour';
 export type { ColourSystem, WireColour, WireColourCode } from './wireColour';
+export { CORNERS, MOST_SLOTS, numberAt, typedPanel } from './typedPanel';
+export type { Corner, Numbering, PanelGiven, TypedPanel, TypedProblem } from './typedPanel';

@@ -28,6 +28,33 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
+const MODEL = {
+  make: 'Tern',
+  model: 'Skua',
+  generation: '',
+  yearFrom: 2018,
+  yearTo: 2022,
+  trims: [],
+  markets: [],
+  steering: ['right'],
+  keyType: 'key',
+  use: '',
+};
+const PANEL = {
+  name: 'Dash panel',
+  location: 'Left of the wheel',
+  steps: [],
+  notes: '',
+  look: {
+    family: 'mini',
+    lie: 'tall',
+    landmarkA: 'door side',
+    landmarkB: 'wheel side',
+    clearance: 'clear',
+  },
+  slots: [{ position: 'F1', column: 0, row: 0, ratingA: 10 }],
+};
+
 describe('another shop', () => {
   it('has lists of its own', async () => {
     await own.job();
@@ -53,6 +80,8 @@ describe('another shop', () => {
     const csv = `id,slot\n${uuidv7()},dash/F5`;
     const answers = await Promise.all([
       stranger.get(`/models/${model.id}`),
+      stranger.put(`/models/${model.id}`, MODEL),
+      stranger.put(`/models/${model.id}/places/dash`, PANEL),
       stranger.put(`/models/${model.id}/handbook/dash%2FF5`, { entry: 'Radio' }),
       stranger.delete(`/glossary/${looked?.id ?? ''}`),
       stranger.get(`/models/${model.id}/taps.csv`),

@@ -1,7 +1,7 @@
 import type { HandbookEntryView } from '@lucky-thread/contract';
 import type { Conductor, Place } from '@lucky-thread/core/vehicle';
 import { BUNCH_PLACE } from '@lucky-thread/work';
-import { and, asc, eq } from 'drizzle-orm';
+import { and, asc, eq, getTableColumns, sql } from 'drizzle-orm';
 import type { Database } from '../db/database';
 import { models, places, sources } from '../db/schema';
 import { findHandbook, withHandbook } from './handbookRepository';
@@ -48,6 +48,61 @@ export async function insertPlaces(
   const rows = rowsOf(modelId, all);
   if (rows.places.length > 0) await db.insert(places).values(rows.places);
   if (rows.sources.length > 0) await db.insert(sources).values(rows.sources);
+}
+
+/**
+ * Stores a place with its sources over what was there before. Answers the sources that are left out although something
+ * refers to them; then nothing may be kept of it.
+ */
+export async function putPlace(db: Database, modelId: string, place: Place): Promise<string[]> {
+  const rows = rowsOf(modelId, [place]);
+  const kept = sql.param(place.sources.map((source) => source.id));
+  const { rows: used } = await db.execute<{ id: string }>(sql`
+    select s.id from sources s
+    where s.model_id = ${modelId} and s.place_id = ${place.id} and s.id <> all(${kept}::text[]) and (
+      exists (select from tap_points t where t.model_id = s.model_id and t.source_id = s.id)
+      or exists (select from handbook_entries h where h.model_id = s.model_id and h.source_id = s.id)
+      or exists (select from jobs j join readings r on r.job_id = j.id
+        where j.model_id = s.model_id and (r.source_id = s.id or r.other_id = s.id))
+      or exists (select from jobs j join feed_plans p on p.job_id = j.id
+        where j.model_id = s.model_id and p.source_id = s.id))
+    order by s.position`);
+  if (used.length > 0) return used.map((row) => row.id);
+  const [first] = rows.places;
+  if (first === undefined) return [];
+  const { rows: last } = await db.execute<{ next: number }>(sql`
+    select coalesce(max(position) + 1, 0)::int as next from places where model_id = ${modelId}`);
+  const { position: _position, ...fields } = first;
+  await db
+    .insert(places)
+    .values({ ...first, position: last[0]?.next ?? 0 })
+    .onConflictDoUpdate({ target: [places.modelId, places.id], set: fields });
+  await db
+    .delete(sources)
+    .where(
+      and(
+        eq(sources.modelId, modelId),
+        eq(sources.placeId, place.id),
+        sql`${sources.id} <> all(${kept}::text[])`,
+      ),
+    );
+  await db
+    .insert(sources)
+    .values(rows.sources)
+    .onConflictDoUpdate({ target: [sources.modelId, sources.id], set: REPLACED });
+  return [];
+}
+
+/** Every column of a source but its key, from the row that could not be inserted. */
+const REPLACED = Object.fromEntries(
+  Object.entries(getTableColumns(sources))
+    .filter(([key]) => key !== 'modelId' && key !== 'id')
+    .map(([key]) => [key, sql.raw(`excluded.${snake(key)}`)]),
+);
+
+/** A column’s name in the database, as the driver writes it. */
+function snake(key: string): string {
+  return key.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
 }
 
 /** Keeps a wire that a job laid open among the model's own; one that is known already stays as it is. */

@@ -1,13 +1,14 @@
 import { Router } from 'express';
 import { actorOf } from '../auth/session';
 import type { Database } from '../db/database';
-import { HandbookEntryRequest } from '@lucky-thread/contract';
+import { HandbookEntryRequest, ModelInput, PanelInput } from '@lucky-thread/contract';
 import { slotsOf } from '@lucky-thread/work';
 import { checked, idIn } from '../http/handlers';
 import { dropGlossaryEntry, listGlossary } from './glossary';
 import { putHandbookEntry } from './handbookRepository';
 import { notFound } from '../http/problem';
 import { findModel, listModels } from './modelRepository';
+import { createModel, putPanel } from './modelService';
 
 /** The shop's vehicle models. */
 export function vehicleRoutes(db: Database): Router {
@@ -20,6 +21,17 @@ export function vehicleRoutes(db: Database): Router {
     const model = await findModel(db, actorOf(request).shopId, id);
     if (model === undefined) throw notFound('Vehicle model');
     response.json(model);
+  });
+  router.put('/models/:modelId', async (request, response) => {
+    const body = checked(ModelInput, request.body);
+    const id = idIn(request.params.modelId, 'model');
+    response.json(await createModel(db, actorOf(request), id, body));
+  });
+  router.put('/models/:modelId/places/:placeId', async (request, response) => {
+    const body = checked(PanelInput, request.body);
+    const modelId = idIn(request.params.modelId, 'model');
+    const at = { modelId, placeId: request.params.placeId };
+    response.json(await putPanel(db, actorOf(request), at, body));
   });
   router.put('/models/:modelId/handbook/:sourceId', async (request, response) => {
     const { shopId, userId } = actorOf(request);

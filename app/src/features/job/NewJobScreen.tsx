@@ -1,5 +1,5 @@
 import type { DeviceInput, FieldProblem, ModelSummary } from '@lucky-thread/contract';
-import { useRouter } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
@@ -22,7 +22,8 @@ export function NewJobScreen() {
   const models = useModelsQuery();
   const devices = useDevicesQuery();
   const router = useRouter();
-  const [draft, setDraft] = useState<JobDraft>(EMPTY_DRAFT);
+  const { model: entered } = useLocalSearchParams<{ model?: string }>();
+  const [typed, setDraft] = useState<JobDraft>(EMPTY_DRAFT);
   const [own, setOwn] = useState(false);
   const [problems, setProblems] = useState<readonly FieldProblem[]>([]);
   const [refusal, setRefusal] = useState<string>();
@@ -39,6 +40,10 @@ export function NewJobScreen() {
   if (models.data === undefined || devices.data === undefined)
     return <Loading what="vehicles and devices" />;
 
+  // A model that was entered just now is chosen already.
+  const fresh = models.data.find((one) => one.id === entered);
+  const draft =
+    typed.modelId === undefined && fresh !== undefined ? withModel(typed, fresh) : typed;
   const start = async (): Promise<void> => {
     const request = jobRequest(draft);
     setProblems(request.ok ? [] : request.problems);
@@ -81,6 +86,12 @@ export function NewJobScreen() {
     >
       <Words kind="title">Which vehicle</Words>
       <ModelPicks models={models.data} draft={draft} onDraft={setDraft} />
+      <ActionButton
+        kind={models.data.length === 0 ? 'next' : 'plain'}
+        label="Another vehicle"
+        testID="another-vehicle"
+        onPress={() => router.navigate('/vehicles/new')}
+      />
       {model !== undefined && (
         <VehicleDetails model={model} draft={draft} problems={problems} onDraft={setDraft} />
       )}
@@ -126,7 +137,7 @@ function ModelPicks(props: {
     return (
       <Empty
         title="No vehicle models"
-        text="A job needs a model with its panels. This shop has none yet."
+        text="Enter the car in front of you: what it is, and the lid of its fuse panel."
       />
     );
   return (
@@ -135,7 +146,7 @@ function ModelPicks(props: {
         <PickRow
           key={model.id}
           title={`${model.make} ${model.model} ${model.generation}`}
-          text={`${model.use}, ${model.yearFrom}–${model.yearTo} · ${model.tapPointCount === 0 ? 'nothing logged' : `${model.tapPointCount} tap points logged`}`}
+          text={`${model.use === '' ? '' : `${model.use}, `}${model.yearFrom}–${model.yearTo} · ${model.tapPointCount === 0 ? 'nothing logged' : `${model.tapPointCount} tap points logged`}`}
           testID={`pick-${model.model}`}
           chosen={props.draft.modelId === model.id}
           onPress={() => props.onDraft(withModel(props.draft, model))}

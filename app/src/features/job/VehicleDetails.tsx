@@ -72,22 +72,26 @@ export function VehicleDetails({ model, draft, problems, onDraft }: VehicleDetai
           {`Careful: ${range.reasons.join('; ')}. A car of the same name may be of another generation, with its fuse box elsewhere.`}
         </Caution>
       )}
-      <Labelled label="Trim">
-        <Choice
-          label="Trim"
-          options={model.trims.map((trim) => ({ value: trim, label: trim }))}
-          value={draft.trim}
-          onChange={(trim) => onDraft({ ...draft, trim })}
-        />
-      </Labelled>
-      <Labelled label="Market">
-        <Choice
-          label="Market"
-          options={model.markets.map((market) => ({ value: market, label: market }))}
-          value={draft.market}
-          onChange={(market) => onDraft({ ...draft, market })}
-        />
-      </Labelled>
+      {model.trims.length > 0 && (
+        <Labelled label="Trim">
+          <Choice
+            label="Trim"
+            options={model.trims.map((trim) => ({ value: trim, label: trim }))}
+            value={draft.trim}
+            onChange={(trim) => onDraft({ ...draft, trim })}
+          />
+        </Labelled>
+      )}
+      {model.markets.length > 0 && (
+        <Labelled label="Market">
+          <Choice
+            label="Market"
+            options={model.markets.map((market) => ({ value: market, label: market }))}
+            value={draft.market}
+            onChange={(market) => onDraft({ ...draft, market })}
+          />
+        </Labelled>
+      )}
       <Labelled label="Steering wheel">
         <Choice
           label="Steering side"

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
 import { useModelsQuery } from '../../store/api';
+import { ActionButton } from '../../ui/ActionButton';
 import { Screen } from '../../ui/Screen';
 import { Empty, Failed, Loading } from '../../ui/States';
 import { usePalette } from '../../ui/ThemeProvider';
@@ -17,12 +18,21 @@ export function ModelsScreen() {
     return <Failed what="The vehicle models" onRetry={() => void models.refetch()} />;
   if (models.data === undefined) return <Loading what="the vehicle models" />;
   return (
-    <Screen testID="models">
+    <Screen
+      testID="models"
+      bottom={
+        <ActionButton
+          label="Another vehicle"
+          testID="new-model"
+          onPress={() => router.navigate('/vehicles/new')}
+        />
+      }
+    >
       <Words kind="title">Vehicles</Words>
       {models.data.length === 0 && (
         <Empty
           title="No vehicle models"
-          text="This shop was started without demo data. Start the demo to see some."
+          text="Enter the first one: what it is, and the lid of its fuse panel."
         />
       )}
       <View role="list">
@@ -38,7 +48,7 @@ export function ModelsScreen() {
                 <View style={styles.grow}>
                   <Words kind="heading">{`${model.make} ${model.model} ${model.generation}`}</Words>
                   <Words kind="small" soft>
-                    {`${model.use}, ${model.yearFrom}–${model.yearTo}`}
+                    {`${model.use === '' ? '' : `${model.use}, `}${model.yearFrom}–${model.yearTo}`}
                   </Words>
                 </View>
                 <View style={styles.count}>

@@ -1,0 +1,3 @@
+import { NewVehicleScreen } from '../../../features/vehicles/NewVehicleScreen';
+
+export default NewVehicleScreen;

@@ -1,0 +1,73 @@
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  ArrayUnique,
+  IsIn,
+  IsInt,
+  IsString,
+  Length,
+  Max,
+  Min,
+} from 'class-validator';
+import { STEERING_SIDES, YEAR_RANGE } from './job';
+import type { SteeringSide } from './job';
+
+/** What is known of a model as a whole. */
+export class ModelInput {
+  /** Make. */
+  @IsString()
+  @Length(1, 40, { message: 'name the make' })
+  make!: string;
+
+  /** Model. */
+  @IsString()
+  @Length(1, 40, { message: 'name the model' })
+  model!: string;
+
+  /** Generation or body code; empty when nobody knows. */
+  @IsString()
+  @Length(0, 20)
+  generation!: string;
+
+  /** First model year that it holds for. */
+  @IsInt({ message: 'the first year is a whole number' })
+  @Min(YEAR_RANGE[0], { message: `the first year is ${YEAR_RANGE[0]} or later` })
+  @Max(YEAR_RANGE[1], { message: `the first year is ${YEAR_RANGE[1]} or earlier` })
+  yearFrom!: number;
+
+  /** Last model year that it holds for. */
+  @IsInt({ message: 'the last year is a whole number' })
+  @Min(YEAR_RANGE[0], { message: `the last year is ${YEAR_RANGE[0]} or later` })
+  @Max(YEAR_RANGE[1], { message: `the last year is ${YEAR_RANGE[1]} or earlier` })
+  yearTo!: number;
+
+  /** Trims that it is sold in; empty for any. */
+  @IsString({ each: true })
+  @Length(1, 40, { each: true })
+  @ArrayUnique()
+  @ArrayMaxSize(20)
+  trims!: string[];
+
+  /** Markets; empty for any. */
+  @IsString({ each: true })
+  @Length(1, 40, { each: true })
+  @ArrayUnique()
+  @ArrayMaxSize(20)
+  markets!: string[];
+
+  /** Sides that the wheel is on. */
+  @IsIn(STEERING_SIDES, { each: true })
+  @ArrayMinSize(1, { message: 'say on which side the wheel is' })
+  @ArrayUnique()
+  @ArrayMaxSize(2)
+  steering!: SteeringSide[];
+
+  /** How it is started. */
+  @IsIn(['key', 'push button'])
+  keyType!: 'key' | 'push button';
+
+  /** Who drives it; empty when it does not matter. */
+  @IsString()
+  @Length(0, 60)
+  use!: string;
+}
