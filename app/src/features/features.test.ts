@@ -1,3 +1,4 @@
+import { besideHeavy } from './find/besideHeavy';
 import type { JobView, ModelSummary, ReadingView } from '@lucky-thread/contract';
 import { PARKED } from '@lucky-thread/core/vehicle';
 import type { OutboxItem } from '../store/outboxSlice';
@@ -237,5 +238,19 @@ describe('lengths and other numbers of a plan', () => {
       fuseA: 3,
       metricMm2: 2.5,
     });
+  });
+});
+
+describe('the plan beside feeds that no slot carries', () => {
+  const heavy = [{ id: 'h', name: 'Ignition feed', role: 'switched', currentA: 20 }] as const;
+  const filled = { kind: 'filled', instruction: 'Every feed has a source.' } as const;
+  it('does not say that every feed has a source', () => {
+    expect(besideHeavy(filled, heavy)?.instruction).toMatch(/^What a slot can carry/);
+    expect(besideHeavy(filled, [])).toBe(filled);
+  });
+  it('leaves every other instruction as it is', () => {
+    const exhausted = { kind: 'exhausted', needIds: [], instruction: 'No slot left.' } as const;
+    expect(besideHeavy(exhausted, heavy)).toBe(exhausted);
+    expect(besideHeavy(undefined, heavy)).toBeUndefined();
   });
 });

@@ -9,8 +9,9 @@ import { NotWorkedOut } from '../../ui/States';
 import { useShortcuts } from '../../ui/useShortcuts';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import type { JobContext } from '@lucky-thread/work';
+import type { JobContext, SlotFeed } from '@lucky-thread/work';
 import { heavyFeeds, jobSourcesOf, slotsOf, titleOf } from '@lucky-thread/work';
+import { besideHeavy } from './besideHeavy';
 import { HandbookEntry } from './HandbookEntry';
 import { countingRows } from '../../work/jobReadings';
 import { NextDock } from './NextDock';
@@ -45,11 +46,12 @@ export function ProbeDock({ context, finding, onFilled }: ProbeDockProps) {
   const defer = useDefer(context.job);
   const follow = useFollowPlan({ jobId, advice, thinking, probing });
   const source = useSource(context, probing.sourceId);
+  const heavy = heavyFeeds(context);
   return (
     <View style={styles.tight}>
       <NotWorkedOut what="The plan" problem={finding.problem} onRetry={finding.retry} />
       <NextDock
-        next={advice?.next}
+        next={besideHeavy(advice?.next, heavy)}
         thinking={thinking}
         state={probing.state}
         deferred={probing.cannot}
@@ -62,7 +64,7 @@ export function ProbeDock({ context, finding, onFilled }: ProbeDockProps) {
         onDefer={(place, left) => defer([place], left)}
         lookUp={(sourceId) => <LookUp model={context.model} sourceId={sourceId} />}
       />
-      <HeavyFeeds context={context} />
+      <HeavyFeeds heavy={heavy} />
       {source === undefined ? (
         <Words kind="small" soft>
           Touch a slot or a wire to log a reading.
@@ -143,8 +145,7 @@ function SourcePad(
 }
 
 /** Feeds that no panel is searched for. */
-function HeavyFeeds({ context }: { readonly context: JobContext }) {
-  const heavy = heavyFeeds(context);
+function HeavyFeeds({ heavy }: { readonly heavy: readonly SlotFeed[] }) {
   if (heavy.length === 0) return null;
   return (
     <Words kind="small" testID="heavy-feeds">

@@ -1,0 +1,14 @@
+import type { NextAction } from '@lucky-thread/core/identify';
+import type { SlotFeed } from '@lucky-thread/work';
+
+/** The plan knows nothing of feeds that no panel is searched for: it must not say that every feed has a source. */
+export function besideHeavy(
+  next: NextAction | undefined,
+  heavy: readonly SlotFeed[],
+): NextAction | undefined {
+  if (next?.kind !== 'filled' || heavy.length === 0) return next;
+  return {
+    kind: 'filled',
+    instruction: 'What a slot can carry has its source. Go on and choose the taps.',
+  };
+}
