@@ -23,6 +23,7 @@ import type {
 import type { BaseQueryFn, FetchArgs, FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import type { Sent } from './commands';
+import { newerJob } from './newerJob';
 import { problemOf } from './problemText';
 import { sessionExpired } from './sessionSlice';
 
@@ -141,6 +142,7 @@ export const api = createApi({
     job: build.query<JobView, string>({
       query: (id) => `/jobs/${id}`,
       providesTags: (_result, _error, id) => [{ type: 'Jobs', id }, 'Jobs'],
+      merge: newerJob,
     }),
     createJob: build.mutation<JobView, { id: string; body: CreateJobRequest }>({
       query: ({ id, body }) => ({ url: `/jobs/${id}`, method: 'PUT', body }),

@@ -6,6 +6,7 @@ import { commandsFor, sentBy, staleWords } from './commands';
 import { userIdIn } from './currentUser';
 import type { OutboxItem } from './outboxSlice';
 import { isOwn, itemGone, itemKept, itemMarked, outboxLoaded } from './outboxSlice';
+import { newerJob } from './newerJob';
 import { outboxStorage } from './outboxStorage';
 import { problemOf, problemText } from './problemText';
 import type { AppDispatch, AppThunk, RootState } from './store';
@@ -242,7 +243,7 @@ function outcomeOf(item: OutboxItem, error: unknown): Outcome {
 
 /** Puts the job as the server has it into the cache, lists of jobs too when they are shown next, and tells the other tabs. */
 function showJob(dispatch: AppDispatch, job: JobView): void {
-  dispatch(api.util.updateQueryData('job', job.id, () => job));
+  dispatch(api.util.updateQueryData('job', job.id, (shown) => newerJob(shown, job)));
   channel()?.postMessage({ jobId: job.id });
 }
 

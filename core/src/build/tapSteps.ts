@@ -17,7 +17,9 @@ interface Planned {
 /** A fuse tap in a slot. */
 export interface SlotTap extends Planned {
   readonly at: 'slot';
+  /** Build of the fuses in the slot. */
   readonly family: FuseFamily;
+  /** Rating of the fuse that was there, A. */
   readonly originalA: number;
   /** Landmark of the contact that the supply enters, e.g. "door side". */
   readonly supplyLandmark: string;
@@ -34,7 +36,9 @@ export interface Splice extends Planned {
 
 /** One step of the work, in order. */
 export interface WorkStep {
+  /** Unique within the work. */
   readonly id: string;
+  /** What to do, in one sentence. */
   readonly text: string;
   /** What can hurt in this very step; undefined when nothing in particular. */
   readonly caution: string | undefined;

@@ -11,12 +11,15 @@ export interface Candidate {
   readonly meets: number;
   /** Whether the identification is done with it; an unfinished one may be chosen only with a warning. */
   readonly sure: boolean;
+  /** Worth for the feed; more is better, comparable within one feed only. */
   readonly score: number;
   /** One sentence that explains its place. */
   readonly because: string;
+  /** What to mind, most important first. */
   readonly cautions: readonly string[];
   /** What its legend warns of: it may be chosen with a reason, which goes into the log; undefined when free. */
   readonly wantsReason: string | undefined;
+  /** Whether the source carries both loads. */
   readonly headroom: Headroom;
   /** How a fuse tap goes in; undefined at a wire. */
   readonly fit: Extract<HolderFit, { fits: true }> | undefined;
@@ -25,25 +28,32 @@ export interface Candidate {
 /** A slot that may not serve, with the reason. */
 export interface Blocked {
   readonly sourceId: string;
+  /** Why it must stay untouched. */
   readonly reason: string;
 }
 
 /** A slot that would serve but for one constraint, and the cheapest way out. */
 export interface Unfit {
   readonly sourceId: string;
+  /** The one thing that keeps it from serving. */
   readonly constraint: string;
+  /** The cheapest way round that. */
   readonly wayOut: string;
 }
 
 /** What candidates are ranked from. */
 export interface RankInput {
+  /** All slots of the model. */
   readonly slots: readonly Slot[];
   /** Wires that lie open; none when left out. */
   readonly wires?: readonly Conductor[] | undefined;
+  /** What each source is taken for, by its id. */
   readonly verdicts: ReadonlyMap<string, Verdict>;
+  /** What the feed asks of its source. */
   readonly need: Need;
   /** Current of the feed at 12 V, A. */
   readonly currentA: number;
+  /** What flows at switching on; undefined when nobody knows. */
   readonly inrush?: Inrush | undefined;
   /** Slots with a verified tap point for this function in the model's log. */
   readonly loggedSourceIds: ReadonlySet<string>;
@@ -57,7 +67,10 @@ export interface RankInput {
 
 /** Every slot in one of three lists: what could serve, what must not, and what fails on one constraint. */
 export interface Ranking {
+  /** What could serve, best first. */
   readonly candidates: readonly Candidate[];
+  /** What must not, whatever its readings say. */
   readonly blocked: readonly Blocked[];
+  /** What would, but for one thing. */
   readonly unfit: readonly Unfit[];
 }

@@ -6,14 +6,19 @@ import type { Schools } from './schools';
 
 /** What a join has to stand, and who makes it. */
 export interface JoinGiven {
+  /** Where the lead is joined to. */
   readonly place: JoinPlace;
+  /** Continuous current of the lead, A. */
   readonly currentA: number;
   /** The car's wire at the place, mm²: a tap is sized for this one. */
   readonly carMm2?: number | undefined;
   /** Load that the car's wire carries already, A; 0 when left out. */
   readonly presentA?: number | undefined;
+  /** Cross-section of the lead, mm². */
   readonly addedMm2: number;
+  /** Whether water gets there. */
   readonly moist?: boolean | undefined;
+  /** Whether it shakes there. */
   readonly vibrates?: boolean | undefined;
   /** Hottest air there, °C. */
   readonly heatC?: number | undefined;
@@ -21,10 +26,13 @@ export interface JoinGiven {
   readonly roomMm?: number | undefined;
   /** How far it must be undone: nothing left (a lease), mended, or as may be. */
   readonly reversible: 'no trace' | 'mended' | 'any';
+  /** What kind of circuit is joined. */
   readonly circuit: 'power' | 'signal' | 'speaker' | 'data' | 'restraint';
+  /** Of who makes it: 1 anybody, 2 practised, 3 skilled. */
   readonly skill?: 1 | 2 | 3 | undefined;
   /** Tools at hand; all when left out. */
   readonly tools?: readonly JoinTool[] | undefined;
+  /** How the shop joins where several ways would do. */
   readonly school: Schools['joining'];
   /** Whether a tap that fits the slot is at hand. */
   readonly tapFits?: boolean | undefined;
@@ -38,9 +46,13 @@ export interface JoinGiven {
 export interface MethodChoice {
   readonly method: JoinMethod;
   readonly name: string;
+  /** More is better; comparable within one question only. */
   readonly score: number;
+  /** What speaks for it, and the numbers. */
   readonly why: readonly string[];
+  /** What to mind. */
   readonly cautions: readonly string[];
+  /** Named as one wherever it is offered. */
   readonly lastResort: boolean;
   /** The lead gets its own fuse at the joint. */
   readonly wantsFuse: boolean;
@@ -50,13 +62,17 @@ export interface MethodChoice {
 export interface MethodRefusal {
   readonly method: JoinMethod;
   readonly name: string;
+  /** The limit that it breaks. */
   readonly constraint: string;
+  /** The cheapest way round that. */
   readonly wayOut: string;
 }
 
 /** All ways, best first, and those refused. */
 export interface Methods {
+  /** Ways that may be gone, best first. */
   readonly ranked: readonly MethodChoice[];
+  /** Ways that may not. */
   readonly refused: readonly MethodRefusal[];
 }
 

@@ -18,8 +18,11 @@ export type DeviceType = (typeof DEVICE_TYPES)[number];
 export interface WantedFeed {
   readonly id: string;
   readonly name: string;
+  /** What kind of supply it wants. */
   readonly role: 'constant' | 'switched' | 'illumination' | 'ground' | 'battery' | 'trigger';
+  /** Must be live at accessory. */
   readonly liveInAcc: boolean;
+  /** Must hold through cranking. */
   readonly holdsCranking: boolean;
   /** Whether the device may lose it while the car sleeps. */
   readonly maySleep: boolean;
@@ -27,15 +30,18 @@ export interface WantedFeed {
   readonly polarity: '+' | '−';
   /** Usual continuous current at 12 V, A; the device's own label comes first. */
   readonly usualA: number;
+  /** Why the device wants it. */
   readonly because: string;
 }
 
 /** What a kind of device needs and accepts. */
 export interface DeviceFacts {
   readonly name: string;
+  /** Whose colours its leads follow. */
   readonly family: LeadFamily;
   /** The feeds, given whether it works while parked. */
   readonly feeds: (parked: boolean) => readonly WantedFeed[];
+  /** Whether it matters that it works while parked. */
   readonly asksParked: boolean;
 }
 

@@ -45,10 +45,13 @@ interface SheetBase {
 export interface FeedSheet {
   /** How a fuse tap goes in; undefined at a wire. */
   readonly holder: HolderFit | undefined;
+  /** Whether the source carries both loads. */
   readonly headroom: Headroom;
+  /** Ways to join the lead, best first. */
   readonly methods: Methods;
   /** The joint of tap and lead; undefined while there is no size. */
   readonly terminal: TerminalChoice | undefined;
+  /** Where the current goes back. */
   readonly ground: GroundChoice;
   /** Currents in both fuses of a tap, the right and the wrong way round, A; undefined at a wire, which has no way round. */
   readonly wayRound: { readonly right: TapCurrents; readonly wrong: TapCurrents } | undefined;

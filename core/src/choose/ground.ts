@@ -23,13 +23,19 @@ export interface GroundGiven {
 
 /** Where the ground goes, with what to do and how it is proved. */
 export interface GroundChoice {
+  /** Where the ring goes. */
   readonly place: GroundPlace;
+  /** Why there. */
   readonly because: string;
+  /** Size of the ring; undefined where none is used. */
   readonly ring: string | undefined;
+  /** How the joint is made, in order. */
   readonly steps: readonly string[];
   /** Largest drop over the joint with the load on, V, and what that is in ohms. */
   readonly limitV: number;
+  /** Most that the joint may have, Ω. */
   readonly limitOhm: number;
+  /** What another place would give and cost. */
   readonly tradeOff: string;
 }
 

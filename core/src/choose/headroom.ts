@@ -7,7 +7,9 @@ export type LoadBasis = 'measured' | 'class' | 'rating';
 
 /** What a slot carries already. */
 export interface OriginalLoad {
+  /** Continuous current, A. */
   readonly amps: number;
+  /** How it is known. */
   readonly basis: LoadBasis;
 }
 
@@ -38,11 +40,13 @@ export function originalLoad(given: {
 
 /** Whether a slot carries both loads. */
 export interface Headroom {
+  /** Enough, to be measured, or too much. */
   readonly verdict: 'ok' | 'measure' | 'refused';
   /** Both loads together, A. */
   readonly togetherA: number;
   /** What the supply contact carries for good, A. */
   readonly contactA: number;
+  /** The sum with its limit. */
   readonly text: string;
   /** The cheapest way out; undefined when all is well. */
   readonly wayOut: string | undefined;

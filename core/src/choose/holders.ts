@@ -5,6 +5,7 @@ import { FUSE_FAMILY_FACTS } from '../vehicle';
 export interface TapHolder {
   readonly id: string;
   readonly name: string;
+  /** Slots that it goes into. */
   readonly families: readonly FuseFamily[];
   /** Most the added side carries, A. */
   readonly addedMaxA: number;

@@ -18,9 +18,11 @@ export interface Lead {
   readonly colour: string;
   /** Colour in words, as it is asked for. */
   readonly words: string;
+  /** What it does, in the trade’s words. */
   readonly role: string;
   /** What it carries, and in which direction. */
   readonly sign: '+' | '−' | 'data' | 'signal' | '±';
+  /** Whether the device takes, gives, or both. */
   readonly direction: 'in' | 'out' | 'both';
   /** When it is live, in words. */
   readonly when: string;
@@ -337,7 +339,9 @@ export const LEADS: Record<LeadFamily, readonly Lead[]> = {
 
 /** What a colour means in other families, when that differs: a clash that has burnt harnesses. */
 export interface Clash {
+  /** Where the colour means something else. */
   readonly family: LeadFamily;
+  /** What it means there. */
   readonly role: string;
 }
 

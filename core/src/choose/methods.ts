@@ -28,12 +28,15 @@ export type JoinTool = 'crimper' | 'iron' | 'heatGun' | 'stripper' | 'spanner';
 /** What is true of a method wherever it is used. Common practice. */
 export interface MethodFacts {
   readonly name: string;
+  /** Where it can be used. */
   readonly places: readonly JoinPlace[];
   /** Most continuous current, A. */
   readonly maxA: number;
   /** Car's wire that it grips, mm²; undefined where no wire is gripped. */
   readonly carMm2: readonly [number, number] | undefined;
+  /** What it leaves behind. */
   readonly trace: Trace;
+  /** What it takes without harm; heat in °C. */
   readonly stands: {
     readonly moisture: boolean;
     readonly vibration: boolean;
@@ -41,6 +44,7 @@ export interface MethodFacts {
   };
   /** Room that it needs, mm of free wire or space. */
   readonly roomMm: number;
+  /** What is needed for it. */
   readonly tools: readonly JoinTool[];
   /** 1 anybody, 2 practised, 3 skilled. */
   readonly skill: 1 | 2 | 3;

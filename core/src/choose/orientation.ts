@@ -4,8 +4,11 @@ import { senseOf } from '../identify/reading';
 
 /** A reading at one contact of the empty slot. */
 export interface ContactReading {
+  /** Which contact was touched. */
   readonly contact: 'a' | 'b';
+  /** State of the car at that moment. */
   readonly state: VehicleState;
+  /** What the instrument showed. */
   readonly value: ReadingValue;
 }
 
@@ -47,8 +50,11 @@ function latest(readings: readonly ContactReading[], contact: 'a' | 'b'): Sense 
 
 /** Currents through the two fuses of a tap, A, and whether the added circuit lives with the original fuse out. */
 export interface TapCurrents {
+  /** Through the original fuse, A. */
   readonly originalFuseA: number;
+  /** Through the added fuse, A. */
   readonly addedFuseA: number;
+  /** Whether the added lead stays live with the original fuse out. */
   readonly addedLiveWithOriginalOut: boolean;
 }
 

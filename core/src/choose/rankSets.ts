@@ -9,11 +9,14 @@ import { SET_RULES, bestSets } from './sets';
 
 /** A feed of the job that a slot has to fill. */
 export interface JobFeed {
+  /** What it asks of its source. */
   readonly need: Need;
   readonly name: string;
   /** Continuous current at 12 V, A. */
   readonly currentA: number;
+  /** What flows at switching on; undefined when nobody knows. */
   readonly inrush?: Inrush | undefined;
+  /** Sources that other jobs logged on the model. */
   readonly loggedSourceIds: ReadonlySet<string>;
 }
 
@@ -21,20 +24,25 @@ export interface JobFeed {
 export interface Loom {
   readonly id: string;
   readonly name: string;
+  /** Those that lie open. */
   readonly wires: readonly Conductor[];
 }
 
 /** What sets are ranked from. */
 export interface SetsInput {
+  /** Fuse panels of the model. */
   readonly panels: readonly Pick<Panel, 'id' | 'name' | 'slots'>[];
   /** Bunches of wires that lie open; none when left out. */
   readonly looms?: readonly Loom[] | undefined;
+  /** What each source is taken for, by its id. */
   readonly verdicts: ReadonlyMap<string, Verdict>;
+  /** Those that a source has to fill. */
   readonly feeds: readonly JobFeed[];
   /** Original loads measured with a clamp, A by slot. */
   readonly measuredA?: Readonly<Record<string, number>> | undefined;
   /** What taps that are in a slot already feed, A by slot. */
   readonly sharedA?: Readonly<Record<string, number>> | undefined;
+  /** What the whole set costs beside its parts; the usual when left out. */
   readonly rules?: SetRules | undefined;
 }
 
@@ -49,9 +57,13 @@ export interface SetDifference {
 
 /** Sources for all feeds of a job. */
 export interface RankedSet {
+  /** Source by feed. */
   readonly slots: Readonly<Record<string, string>>;
+  /** Places that have to be opened, by id. */
   readonly panels: readonly string[];
+  /** More is better; comparable within one job only. */
   readonly score: number;
+  /** What speaks for it, in a line. */
   readonly because: string;
   /** Against the best set; empty for the best itself. */
   readonly differences: readonly SetDifference[];

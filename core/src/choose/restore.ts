@@ -1,16 +1,22 @@
 /** One thing done to the car. */
 export interface Done {
+  /** Slot or wire, as it is called in the car. */
   readonly where: string;
+  /** Rating of the fuse that was there, A; undefined at a wire. */
   readonly originalA: number | undefined;
   /** Whether the factory fuse was swapped for one that goes into the holder. */
   readonly substituted: boolean;
+  /** How the lead was joined. */
   readonly method: string;
+  /** What that left behind. */
   readonly trace: 'none' | 'mended' | 'cut';
 }
 
 /** One line of the restore sheet. */
 export interface RestoreStep {
+  /** What to do. */
   readonly text: string;
+  /** What stays in the car; undefined for nothing. */
   readonly keep: string | undefined;
 }
 

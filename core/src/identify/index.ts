@@ -15,24 +15,12 @@ export type { Need, NeedRole, Requirement } from './need/needs';
 export type { NextAction, Visit } from './plan/nextAction';
 export { posterior } from './belief/posterior';
 export type { Posterior } from './belief/posterior';
-export {
-  CONES,
-  GLOWS,
-  MAX_READING_OHM,
-  MAX_READING_V,
-  describeValue,
-  isPlain,
-  senseOf,
-} from './reading/reading';
-export type { Cone, Glow, Reading, ReadingValue, Sense } from './reading/reading';
 export { labelReader, readLabel, readWritten } from './legend/readLabel';
 export type { FunctionPrior, LabelReading, Written } from './legend/readLabel';
-export type { LoggedClaim, ProbeSource } from './reading/source';
 export { sharesOf } from './circuit/hypotheses';
 export { sourcePrior } from './belief/sourcePrior';
 export type { Belief } from './belief/sourcePrior';
-export { describeStitch, stitchOf } from './reading/stitch';
-export type { Stitch, StitchMark } from './reading/stitch';
+export * from './reading';
 export { judgeSource as judge } from './judgeSource';
 export type { Verdict, VerdictStatus } from './verdict/verdict';
 export { WORK_SECONDS, changeSeconds } from './visit/workCosts';

@@ -66,6 +66,7 @@ export interface Reach {
 export interface Place {
   /** Unique within the vehicle, e.g. `dash`. */
   readonly id: string;
+  /** What sort of place it is. */
   readonly kind: PlaceKind;
   /** What it is called, e.g. "Dash panel". */
   readonly name: string;
@@ -75,6 +76,7 @@ export interface Place {
   readonly zone?: BodyZone | undefined;
   /** Side of the body; left out when it was not said. */
   readonly side?: BodySide | undefined;
+  /** How one gets at it. */
   readonly reach: Reach;
   /** What the next person should know; empty for nothing. */
   readonly notes: string;

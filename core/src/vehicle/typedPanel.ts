@@ -24,29 +24,39 @@ export interface Numbering {
 export interface PanelGiven {
   /** Id of the place; slots are `<id>/<position>`. */
   readonly id: string;
+  /** Build of its fuses. */
   readonly family: FuseFamily;
   /** `tall` slots stand, `wide` slots lie. */
   readonly lie: Slot['lie'];
   /** Landmarks of contacts a and b as the slots lie in the car. */
   readonly landmarks: readonly [string, string];
+  /** Room above the slots with the cover shut. */
   readonly clearance: Slot['clearance'];
+  /** How its positions are numbered. */
   readonly numbering: Numbering;
 }
 
 /** One thing that is wrong with what was typed: where it stands, from 1, and what to do. */
 export interface TypedProblem {
+  /** Line, from 1; empty lines do not count. */
   readonly row: number;
+  /** Cell in the line, from 1. */
   readonly cell: number;
+  /** What is wrong and what to write. */
   readonly message: string;
 }
 
 /** A panel as it was typed, as far as it could be read. */
 export interface TypedPanel {
+  /** Cells of the longest line. */
   readonly columns: number;
+  /** Lines with something in them. */
   readonly rows: number;
+  /** Every cell that could be read. */
   readonly slots: readonly SlotSource[];
   /** Positions whose rating was marked with a question mark. */
   readonly doubtful: readonly string[];
+  /** Those that could not. */
   readonly problems: readonly TypedProblem[];
 }
 

@@ -5,7 +5,14 @@ import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import WebSocket from 'ws';
 import type { TestServer, Visitor } from '../testing/testServer';
-import { commandHead, jobBody, readingBody, startTestServer } from '../testing/testServer';
+import {
+  commandHead,
+  jobBody,
+  modelBody,
+  panelBody,
+  readingBody,
+  startTestServer,
+} from '../testing/testServer';
 import { hashPassword } from './passwords';
 
 let server: TestServer;
@@ -27,33 +34,6 @@ beforeAll(async () => {
   await stranger.post('/session', { login: 'other', password: 'another password' });
 });
 afterAll(() => server.stop());
-
-const MODEL = {
-  make: 'Tern',
-  model: 'Skua',
-  generation: '',
-  yearFrom: 2018,
-  yearTo: 2022,
-  trims: [],
-  markets: [],
-  steering: ['right'],
-  keyType: 'key',
-  use: '',
-};
-const PANEL = {
-  name: 'Dash panel',
-  location: 'Left of the wheel',
-  steps: [],
-  notes: '',
-  look: {
-    family: 'mini',
-    lie: 'tall',
-    landmarkA: 'door side',
-    landmarkB: 'wheel side',
-    clearance: 'clear',
-  },
-  slots: [{ position: 'F1', column: 0, row: 0, ratingA: 10 }],
-};
 
 describe('another shop', () => {
   it('has lists of its own', async () => {
@@ -80,8 +60,8 @@ describe('another shop', () => {
     const csv = `id,slot\n${uuidv7()},dash/F5`;
     const answers = await Promise.all([
       stranger.get(`/models/${model.id}`),
-      stranger.put(`/models/${model.id}`, MODEL),
-      stranger.put(`/models/${model.id}/places/dash`, PANEL),
+      stranger.put(`/models/${model.id}`, modelBody()),
+      stranger.put(`/models/${model.id}/places/dash`, panelBody()),
       stranger.put(`/models/${model.id}/handbook/dash%2FF5`, { entry: 'Radio' }),
       stranger.delete(`/glossary/${looked?.id ?? ''}`),
       stranger.get(`/models/${model.id}/taps.csv`),

@@ -2,7 +2,7 @@ import type { JobView, ShowProofRequest } from '@lucky-thread/contract';
 import { and, eq, isNull, sql } from 'drizzle-orm';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
-import { proofs, readings } from '../db/schema';
+import { jobs, proofs, readings } from '../db/schema';
 import { conflict, invalid, notFound } from '../http/problem';
 import { applyOnce } from './commands';
 import { getJob } from './jobService';
@@ -65,10 +65,18 @@ export async function withdrawProof(
   const own = and(eq(proofs.id, proofId), eq(proofs.jobId, jobId));
   const [known] = await db.select({ id: proofs.id }).from(proofs).where(own);
   if (known === undefined) throw notFound('Proof');
-  await db
-    .update(proofs)
-    .set({ withdrawnAt: sql`now()` })
-    .where(and(own, isNull(proofs.withdrawnAt)));
+  await db.transaction(async (tx) => {
+    const taken = await tx
+      .update(proofs)
+      .set({ withdrawnAt: sql`now()` })
+      .where(and(own, isNull(proofs.withdrawnAt)))
+      .returning({ id: proofs.id });
+    if (taken.length > 0)
+      await tx
+        .update(jobs)
+        .set({ version: sql`${jobs.version} + 1`, updatedAt: sql`now()` })
+        .where(eq(jobs.id, jobId));
+  });
   return getJob(db, actor, jobId);
 }
 

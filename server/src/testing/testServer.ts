@@ -279,6 +279,40 @@ export function jobBody(modelId: string): object {
   };
 }
 
+/** A model as a shop enters it. */
+export function modelBody() {
+  return {
+    make: 'Tern',
+    model: 'Skua',
+    generation: '',
+    yearFrom: 2018,
+    yearTo: 2022,
+    trims: [],
+    markets: [],
+    steering: ['right'],
+    keyType: 'key',
+    use: '',
+  };
+}
+
+/** A panel of one slot. */
+export function panelBody() {
+  return {
+    name: 'Dash panel',
+    location: 'Left of the wheel',
+    steps: ['Open the flap.'],
+    notes: '',
+    look: {
+      family: 'mini',
+      lie: 'tall',
+      landmarkA: 'door side',
+      landmarkB: 'wheel side',
+      clearance: 'clear',
+    },
+    slots: [{ position: 'F1', column: 0, row: 0, ratingA: 10, legend: 'ACC' }],
+  };
+}
+
 /** A reading at a slot. */
 export function readingBody(sourceId: string, volts: unknown = 12.4): object {
   const state = nextState(stateAt('off'), { kind: 'key', to: 'run' });

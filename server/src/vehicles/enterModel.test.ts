@@ -2,7 +2,14 @@ import type { ModelSummary, ModelView, ProblemDocument } from '@lucky-thread/con
 import { slotsOf } from '@lucky-thread/work';
 import { v7 as uuidv7 } from 'uuid';
 import type { Answer, TestServer, Visitor } from '../testing/testServer';
-import { jobBody, problemPaths, readingBody, startTestServer } from '../testing/testServer';
+import {
+  jobBody,
+  modelBody,
+  panelBody,
+  problemPaths,
+  readingBody,
+  startTestServer,
+} from '../testing/testServer';
 
 let server: TestServer;
 let visitor: Visitor;
@@ -12,25 +19,6 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-const MODEL = {
-  make: 'Tern',
-  model: 'Skua',
-  generation: '',
-  yearFrom: 2018,
-  yearTo: 2022,
-  trims: [],
-  markets: [],
-  steering: ['right'],
-  keyType: 'key',
-  use: '',
-};
-const LOOK = {
-  family: 'mini',
-  lie: 'tall',
-  landmarkA: 'door side',
-  landmarkB: 'wheel side',
-  clearance: 'clear',
-};
 const slot = (position: string, column: number, more: object = {}) => ({
   position,
   column,
@@ -39,12 +27,9 @@ const slot = (position: string, column: number, more: object = {}) => ({
   legend: 'ACC',
   ...more,
 });
+const MODEL = modelBody();
 const PANEL = {
-  name: 'Dash panel',
-  location: 'Left of the wheel',
-  steps: ['Open the flap.'],
-  notes: '',
-  look: LOOK,
+  ...panelBody(),
   slots: [slot('F1', 0), slot('F2', 1, { legend: undefined, ratingA: undefined })],
 };
 
@@ -126,7 +111,7 @@ describe('a panel', () => {
     ['slots', { slots: [] }],
     ['slots.0.ratingA', { slots: [slot('F1', 0, { ratingA: 0 })] }],
     ['slots.0.position', { slots: [slot('F/1', 0)] }],
-    ['look.family', { look: { ...LOOK, family: 'glass' } }],
+    ['look.family', { look: { ...PANEL.look, family: 'glass' } }],
     ['name', { name: '' }],
   ])('is refused with a slip at %s', async (path, slip) => {
     const id = uuidv7();

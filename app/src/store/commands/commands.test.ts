@@ -8,6 +8,7 @@ import {
 import { DeferRequest, ShowProofRequest } from '@lucky-thread/contract';
 import fc from 'fast-check';
 import { planChanges } from '../../work/planChanges';
+import { newerJob } from '../newerJob';
 import type { JobChangeBody, JobCommand } from './index';
 import { commandsFor, sentBy, staleWords, withCommands } from './index';
 
@@ -134,5 +135,16 @@ describe('the changes that make a plan what it is to be', () => {
 
   it('are none where nothing changes', () => {
     expect(planChanges(JOB, JOB.plan)).toEqual([]);
+  });
+});
+
+describe('two answers about one job', () => {
+  it('that overtook each other leave the newer one on the screen', () => {
+    const [older, newer] = [{ version: 3 }, { version: 4 }];
+    expect(newerJob(newer, older)).toBe(newer);
+    expect(newerJob(older, newer)).toBe(newer);
+    // The same version twice: what was read later may know of a tap point that was logged since.
+    const again = { version: 4 };
+    expect(newerJob(newer, again)).toBe(again);
   });
 });
