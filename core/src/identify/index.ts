@@ -20,7 +20,28 @@ export type { FunctionPrior, LabelReading, Written } from './legend/readLabel';
 export { sharesOf } from './circuit/hypotheses';
 export { sourcePrior } from './belief/sourcePrior';
 export type { Belief } from './belief/sourcePrior';
-export * from './reading';
+export {
+  CONES,
+  GLOWS,
+  MAX_READING_OHM,
+  MAX_READING_V,
+  describeStitch,
+  describeValue,
+  isPlain,
+  senseOf,
+  stitchOf,
+} from './reading';
+export type {
+  Cone,
+  Glow,
+  LoggedClaim,
+  ProbeSource,
+  Reading,
+  ReadingValue,
+  Sense,
+  Stitch,
+  StitchMark,
+} from './reading';
 export { judgeSource as judge } from './judgeSource';
 export type { Verdict, VerdictStatus } from './verdict/verdict';
 export { WORK_SECONDS, changeSeconds } from './visit/workCosts';

@@ -77,8 +77,7 @@ interface Cell {
 /**
  * A fuse panel typed as it is read off its lid: a line per row, cells between commas or semicolons, each its rating and its
  * legend, a dash where nothing is fitted, a question mark after a rating that cannot be read well.
- *
- * @example typedPanel('10 ACC, 15 CIG, -\n7.5 A/BAG, 20? P/WDW', given).slots.length // 5
+ * For instance `10 ACC, 15 CIG, -` over `7.5 A/BAG, 20? P/WDW`.
  */
 export function typedPanel(text: string, given: PanelGiven): TypedPanel {
   const problems: TypedProblem[] = [];
@@ -175,7 +174,11 @@ function slotOf(cell: Cell, at: At, given: PanelGiven): SlotSource {
   };
 }
 
-/** The number of a position, counted from its corner along rows or columns. */
+/**
+ * The number of a position, counted from its corner along rows or columns.
+ *
+ * @example numberAt({ row: 0, column: 1, rows: 2, columns: 3 }, { prefix: 'F', first: 1, from: 'upper left', along: 'rows' }) // 2
+ */
 export function numberAt({ row, column, rows, columns }: At, numbering: Numbering): number {
   const { first, from, along } = numbering;
   const down = from.startsWith('upper') ? row : rows - 1 - row;

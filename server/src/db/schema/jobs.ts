@@ -1,0 +1,231 @@
+import type {
+  DeviceInput,
+  FeedRole,
+  Phase,
+  SizingInput,
+  SteeringSide,
+} from '@lucky-thread/contract';
+import { FEED_ROLES, PHASES } from '@lucky-thread/contract';
+import type { LeadFamily } from '@lucky-thread/core/choose';
+import type { ProofKind } from '@lucky-thread/core/prove';
+import { PROOF_KINDS } from '@lucky-thread/core/prove';
+import type { StitchPlace } from '@lucky-thread/core/vehicle';
+import { STITCH_PLACES } from '@lucky-thread/core/vehicle';
+import { sql } from 'drizzle-orm';
+import {
+  boolean,
+  check,
+  doublePrecision,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  unique,
+  uniqueIndex,
+  uuid,
+} from 'drizzle-orm/pg-core';
+import { oneOf } from './oneOf';
+import { shops, users } from './people';
+import { models } from './vehicles';
+
+/** Devices that the shop fits. */
+export const devices = pgTable(
+  'devices',
+  {
+    id: uuid().primaryKey(),
+    shopId: uuid()
+      .notNull()
+      .references(() => shops.id),
+    device: jsonb().$type<DeviceInput>().notNull(),
+    note: text().notNull(),
+    position: integer().notNull(),
+  },
+  (table) => [index('devices_by_shop').on(table.shopId)],
+);
+
+/** Jobs. `version` grows with every change; a write from an older version is refused. */
+export const jobs = pgTable(
+  'jobs',
+  {
+    id: uuid().primaryKey(),
+    shopId: uuid()
+      .notNull()
+      .references(() => shops.id),
+    modelId: uuid()
+      .notNull()
+      .references(() => models.id),
+    /** The car in front of us. */
+    year: integer().notNull(),
+    trim: text().notNull(),
+    market: text().notNull(),
+    steering: text().$type<SteeringSide>().notNull(),
+    noTrace: boolean(),
+    vin: text(),
+    deviceName: text().notNull(),
+    deviceFamily: text().$type<LeadFamily>(),
+    phase: text().$type<Phase>().notNull(),
+    /** Checks left for later. */
+    deferred: text().array().$type<StitchPlace[]>().notNull().default([]),
+    /** The change that made the bunch of wires what it is; null: none yet. */
+    wiresCommandId: uuid(),
+    version: integer().notNull(),
+    createdBy: uuid()
+      .notNull()
+      .references(() => users.id),
+    createdAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+    updatedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [
+    index('jobs_by_shop').on(table.shopId, table.updatedAt, table.id),
+    index('jobs_by_model').on(table.modelId),
+    oneOf('jobs_phase', table.phase, PHASES),
+    check('jobs_version', sql`${table.version} > 0`),
+    check(
+      'jobs_deferred',
+      sql`${table.deferred} <@ array[${sql.raw(STITCH_PLACES.map((place) => `'${place}'`).join(', '))}]::text[]`,
+    ),
+  ],
+);
+
+/** What a job's device needs: a copy, so that the catalogue may change. */
+export const jobFeeds = pgTable(
+  'job_feeds',
+  {
+    jobId: uuid()
+      .notNull()
+      .references(() => jobs.id),
+    id: text().notNull(),
+    position: integer().notNull(),
+    name: text().notNull(),
+    role: text().$type<FeedRole>().notNull(),
+    currentA: doublePrecision().notNull(),
+    inrushA: doublePrecision(),
+    inrushS: doublePrecision(),
+    standbyA: doublePrecision(),
+    leadColour: text(),
+    holdsCranking: boolean(),
+    liveInAcc: boolean(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.jobId, table.id] }),
+    oneOf('job_feeds_role', table.role, FEED_ROLES),
+    check('job_feeds_current', sql`${table.currentA} >= 0`),
+  ],
+);
+
+/** What was chosen and sized for a feed. */
+export const feedPlans = pgTable(
+  'feed_plans',
+  {
+    jobId: uuid().notNull(),
+    feedId: text().notNull(),
+    /** A source of the model, or a wire of the job; null: taken back. */
+    sourceId: text(),
+    oneWayM: doublePrecision(),
+    returnPath: text().$type<'body' | 'lead'>(),
+    reason: text(),
+    measuredA: doublePrecision(),
+    sharedA: doublePrecision(),
+    ground: text().$type<'stud' | 'harness' | 'body'>(),
+    /** What it is sized for where that differs from the shop's own way: shown and handed on whole. */
+    sizing: jsonb().$type<SizingInput>(),
+    /** The change that made it what it is; null from before changes had ids. */
+    commandId: uuid(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.jobId, table.feedId] }),
+    foreignKey({
+      columns: [table.jobId, table.feedId],
+      foreignColumns: [jobFeeds.jobId, jobFeeds.id],
+    }),
+    // A source serves one feed of a job only.
+    unique('feed_plans_by_source').on(table.jobId, table.sourceId),
+    check('feed_plans_length', sql`${table.oneWayM} > 0`),
+  ],
+);
+
+/** Closing proofs shown for a feed, with who showed them and when. One that is taken back stays. */
+export const proofs = pgTable(
+  'proofs',
+  {
+    id: uuid().primaryKey(),
+    jobId: uuid().notNull(),
+    feedId: text().notNull(),
+    kind: text().$type<ProofKind>().notNull(),
+    shownBy: uuid()
+      .notNull()
+      .references(() => users.id),
+    shownAt: timestamp({ withTimezone: true }).notNull(),
+    /** Readings that it rests on. */
+    readingIds: uuid().array().notNull().default([]),
+    withdrawnAt: timestamp({ withTimezone: true }),
+  },
+  (table) => [
+    foreignKey({
+      columns: [table.jobId, table.feedId],
+      foreignColumns: [jobFeeds.jobId, jobFeeds.id],
+    }),
+    uniqueIndex('proofs_standing')
+      .on(table.jobId, table.feedId, table.kind)
+      .where(sql`${table.withdrawnAt} is null`),
+    oneOf('proofs_kind', table.kind, PROOF_KINDS),
+  ],
+);
+
+/** Wires of a job's bunch of cut wires. */
+export const jobWires = pgTable(
+  'job_wires',
+  {
+    jobId: uuid()
+      .notNull()
+      .references(() => jobs.id),
+    id: text().notNull(),
+    position: integer().notNull(),
+    name: text().notNull(),
+    colour: text(),
+    tapedWith: text(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.jobId, table.id] }),
+    foreignKey({
+      columns: [table.jobId, table.tapedWith],
+      foreignColumns: [table.jobId, table.id],
+    }),
+  ],
+);
+
+/** Changes to jobs as they came in, each once: what has an id here is not applied again. */
+export const commands = pgTable(
+  'commands',
+  {
+    id: uuid().primaryKey(),
+    jobId: uuid()
+      .notNull()
+      .references(() => jobs.id),
+    kind: text().notNull(),
+    /** What of the job it changes, e.g. a feed. */
+    subject: text().notNull(),
+    by: uuid()
+      .notNull()
+      .references(() => users.id),
+    /** When it was made, by the clock of the one who made it. */
+    at: timestamp({ withTimezone: true }).notNull(),
+    receivedAt: timestamp({ withTimezone: true }).notNull().defaultNow(),
+  },
+  (table) => [index('commands_by_job').on(table.jobId)],
+);
+
+/** What was stored of jobs that could not be read when jobs became rows; shown nowhere, kept for a repair by hand. */
+export const unreadableJobs = pgTable('unreadable_jobs', {
+  jobId: uuid()
+    .primaryKey()
+    .references(() => jobs.id),
+  vehicle: jsonb(),
+  device: jsonb(),
+  plan: jsonb(),
+  harness: jsonb(),
+});
