@@ -8,6 +8,8 @@ import {
   ReadingRequest,
   SignInRequest,
   TapCsvRow,
+  modelName,
+  modelYears,
   shownOf,
   PutPlanRequest,
   UpdateShopRequest,
@@ -265,5 +267,22 @@ describe('plans and settings', () => {
     expect(paths(validate(UpdateShopRequest, { version: 1, settings: odd }))).toEqual([
       'settings.van.conductors',
     ]);
+  });
+});
+
+describe('a model in one line', () => {
+  const model = {
+    make: 'Tern',
+    model: 'Skua',
+    generation: '',
+    use: '',
+    yearFrom: 2019,
+    yearTo: 2019,
+  };
+  it('leaves out what nobody has said, and names one year once', () => {
+    expect(modelName(model)).toBe('Tern Skua');
+    expect(modelName({ ...model, generation: 'II' })).toBe('Tern Skua II');
+    expect(modelYears(model)).toBe('2019');
+    expect(modelYears({ ...model, use: 'moped', yearTo: 2022 })).toBe('moped, 2019–2022');
   });
 });

@@ -55,5 +55,6 @@ export { isInstant } from './rules/isInstant';
 export { MAX_VERSION } from './rules/fields';
 export type { FieldProblem } from './fieldProblem';
 export type { Validated } from './validate';
+export { modelName, modelYears } from './vehicle';
 export type { ModelSummary, ModelView } from './vehicle';
 export { VehicleStateInput } from './vehicleState';

@@ -28,3 +28,14 @@ export interface ModelView extends ModelSummary {
   /** Whether a simulated car stands behind it, so that the simulated meter can be used. */
   readonly simulated: boolean;
 }
+
+/** Make, model and generation in one line; what nobody has said is left out. */
+export function modelName(of: Pick<ModelSummary, 'make' | 'model' | 'generation'>): string {
+  return [of.make, of.model, of.generation].filter((part) => part !== '').join(' ');
+}
+
+/** Who drives a model and in which years it was made, in one line. */
+export function modelYears(of: Pick<ModelSummary, 'use' | 'yearFrom' | 'yearTo'>): string {
+  const years = of.yearFrom === of.yearTo ? String(of.yearFrom) : `${of.yearFrom}–${of.yearTo}`;
+  return of.use === '' ? years : `${of.use}, ${years}`;
+}

@@ -245,12 +245,13 @@ describe('the plan beside feeds that no slot carries', () => {
   const heavy = [{ id: 'h', name: 'Ignition feed', role: 'switched', currentA: 20 }] as const;
   const filled = { kind: 'filled', instruction: 'Every feed has a source.' } as const;
   it('does not say that every feed has a source', () => {
-    expect(besideHeavy(filled, heavy)?.instruction).toMatch(/^What a slot can carry/);
-    expect(besideHeavy(filled, [])).toBe(filled);
+    expect(besideHeavy(filled, heavy, 1)?.instruction).toMatch(/^What a slot can carry/);
+    expect(besideHeavy(filled, heavy, 0)?.instruction).toMatch(/^No slot here carries/);
+    expect(besideHeavy(filled, [], 1)).toBe(filled);
   });
   it('leaves every other instruction as it is', () => {
     const exhausted = { kind: 'exhausted', needIds: [], instruction: 'No slot left.' } as const;
-    expect(besideHeavy(exhausted, heavy)).toBe(exhausted);
-    expect(besideHeavy(undefined, heavy)).toBeUndefined();
+    expect(besideHeavy(exhausted, heavy, 1)).toBe(exhausted);
+    expect(besideHeavy(undefined, heavy, 1)).toBeUndefined();
   });
 });

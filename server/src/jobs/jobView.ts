@@ -1,4 +1,4 @@
-import { FeedPlanInput } from '@lucky-thread/contract';
+import { FeedPlanInput, modelName } from '@lucky-thread/contract';
 import type { FeedInput, HarnessWireInput, JobSummary, JobView } from '@lucky-thread/contract';
 import type { jobs, models } from '../db/schema';
 import { Unreadable, readable } from '../http/stored';
@@ -84,7 +84,7 @@ function headOf({ job, model }: SummaryRow) {
   if (job.deviceName === '') throw new Unreadable('The job', 'device');
   return {
     id: job.id,
-    vehicleName: `${model.make} ${model.model} ${model.generation}`,
+    vehicleName: modelName(model),
     phase: job.phase,
     deferred: job.deferred,
     updatedAt: job.updatedAt.toISOString(),

@@ -10,7 +10,7 @@ import { useShortcuts } from '../../ui/useShortcuts';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import type { JobContext, SlotFeed } from '@lucky-thread/work';
-import { heavyFeeds, jobSourcesOf, slotsOf, titleOf } from '@lucky-thread/work';
+import { heavyFeeds, jobSourcesOf, slotFeeds, slotsOf, titleOf } from '@lucky-thread/work';
 import { besideHeavy } from './besideHeavy';
 import { HandbookEntry } from './HandbookEntry';
 import { countingRows } from '../../work/jobReadings';
@@ -51,7 +51,7 @@ export function ProbeDock({ context, finding, onFilled }: ProbeDockProps) {
     <View style={styles.tight}>
       <NotWorkedOut what="The plan" problem={finding.problem} onRetry={finding.retry} />
       <NextDock
-        next={besideHeavy(advice?.next, heavy)}
+        next={besideHeavy(advice?.next, heavy, slotFeeds(context).length - heavy.length)}
         thinking={thinking}
         state={probing.state}
         deferred={probing.cannot}

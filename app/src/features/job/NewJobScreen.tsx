@@ -1,4 +1,5 @@
 import type { DeviceInput, FieldProblem, ModelSummary } from '@lucky-thread/contract';
+import { modelName, modelYears } from '@lucky-thread/contract';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -145,8 +146,8 @@ function ModelPicks(props: {
       {props.models.map((model) => (
         <PickRow
           key={model.id}
-          title={`${model.make} ${model.model} ${model.generation}`}
-          text={`${model.use === '' ? '' : `${model.use}, `}${model.yearFrom}–${model.yearTo} · ${model.tapPointCount === 0 ? 'nothing logged' : `${model.tapPointCount} tap points logged`}`}
+          title={modelName(model)}
+          text={`${modelYears(model)} · ${model.tapPointCount === 0 ? 'nothing logged' : `${model.tapPointCount} tap points logged`}`}
           testID={`pick-${model.model}`}
           chosen={props.draft.modelId === model.id}
           onPress={() => props.onDraft(withModel(props.draft, model))}

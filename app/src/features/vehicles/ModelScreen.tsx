@@ -1,3 +1,4 @@
+import { modelName, modelYears } from '@lucky-thread/contract';
 import { StyleSheet, View } from 'react-native';
 import { useModelQuery, useTapsInfiniteQuery } from '../../store/api';
 import { ActionButton } from '../../ui/ActionButton';
@@ -27,9 +28,9 @@ export function ModelScreen({ modelId }: { readonly modelId: string }) {
   return (
     <Screen testID="model">
       <View>
-        <Words kind="title">{`${view.make} ${view.model} ${view.generation}`}</Words>
+        <Words kind="title">{modelName(view)}</Words>
         <Words soft>
-          {`${view.use}, ${view.yearFrom}–${view.yearTo}, ${view.keyType}, ${view.steering.join(' or ')}-hand drive`}
+          {`${modelYears(view)}, ${view.keyType}, ${view.steering.join(' or ')}-hand drive`}
         </Words>
       </View>
       <Words kind="heading">Tap points</Words>

@@ -1,3 +1,4 @@
+import { modelName, modelYears } from '@lucky-thread/contract';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
@@ -46,9 +47,9 @@ export function ModelsScreen() {
             >
               <View style={styles.inside}>
                 <View style={styles.grow}>
-                  <Words kind="heading">{`${model.make} ${model.model} ${model.generation}`}</Words>
+                  <Words kind="heading">{modelName(model)}</Words>
                   <Words kind="small" soft>
-                    {`${model.use === '' ? '' : `${model.use}, `}${model.yearFrom}–${model.yearTo}`}
+                    {modelYears(model)}
                   </Words>
                 </View>
                 <View style={styles.count}>
