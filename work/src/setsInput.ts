@@ -18,6 +18,7 @@ export function setsInputOf(
   return {
     panels: panelsOf(model),
     looms: loomsOf({ job, model, taps }),
+    noTrace: job.vehicle.noTrace,
     verdicts,
     measuredA: bySlot(job.plan, 'measuredA'),
     sharedA: bySlot(job.plan, 'sharedA'),

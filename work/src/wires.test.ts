@@ -160,6 +160,14 @@ describe('the wires of a job', () => {
     expect(found).toMatchObject({ ok: true, function: 'accessory', supplyContact: null });
   });
 
+  it('are left alone where the job must leave no trace', () => {
+    const vehicle = { ...JOB.vehicle, noTrace: true };
+    const leased = { ...CONTEXT, job: { ...JOB, vehicle } };
+    const { rankings } = rankSets(setsInputOf(leased, verdictsOf(ACCESSORY)));
+    expect(rankings.s?.candidates).toEqual([]);
+    expect(rankings.s?.unfit[0]?.constraint).toMatch(/no trace/);
+  });
+
   it('are no candidates before their readings prove them: no legend speaks for them', () => {
     const { rankings } = rankSets(setsInputOf(CONTEXT, verdictsOf(ACCESSORY.slice(2, 4))));
     expect(rankings.s?.candidates).toEqual([]);

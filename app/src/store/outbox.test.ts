@@ -380,4 +380,24 @@ describe('changes to a job', () => {
     await settled();
     expect(store.getState().outbox).toEqual([]);
   });
+
+  it('that prove something wait for the readings that they name', async () => {
+    const store = makeStore();
+    answers = [500];
+    const reading = store.dispatch(takeReading('job', REQUEST));
+    await settled();
+    asked = [];
+    answers = [500];
+    const proof: JobChangeBody = {
+      kind: 'proof',
+      body: { feedId: 'a', kind: 'live', readingIds: [reading] },
+    };
+    store.dispatch(changeJob(JOB, [proof]));
+    await settled();
+    expect(asked.filter((one) => one.includes('/proofs/'))).toEqual([]);
+    await store.dispatch(flushOutbox());
+    await settled();
+    expect(asked.map((one) => one.split('/')[4])).toEqual(['readings', 'readings', 'proofs']);
+    expect(store.getState().outbox).toEqual([]);
+  });
 });

@@ -154,6 +154,10 @@ async function sendAll(dispatch: AppDispatch, getState: () => RootState): Promis
     if (item === undefined) return stored;
     tried.add(item.key);
     if (behind.has(subjectOf(item))) continue;
+    if (restsOnUnsaved(item, waitingIn(getState()))) {
+      behind.add(subjectOf(item));
+      continue;
+    }
     const outcome = await send(dispatch, item);
     switch (outcome.kind) {
       case 'stored':
@@ -189,6 +193,13 @@ type Outcome =
 /** What an item changes: items of one subject go out one after the other. */
 function subjectOf(item: OutboxItem): string {
   return item.kind === 'job' ? `job ${item.jobId}` : item.readingId;
+}
+
+/** Whether a proof names a reading that the server does not have yet: it would be refused for that. */
+function restsOnUnsaved(item: OutboxItem, waiting: readonly OutboxItem[]): boolean {
+  if (item.kind !== 'job' || item.command.kind !== 'proof') return false;
+  const { readingIds } = item.command.body;
+  return waiting.some((one) => one.kind === 'reading' && readingIds.includes(one.readingId));
 }
 
 async function send(dispatch: AppDispatch, item: OutboxItem): Promise<Outcome> {

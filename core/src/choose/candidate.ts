@@ -47,6 +47,8 @@ export interface RankInput {
   readonly slots: readonly Slot[];
   /** Wires that lie open; none when left out. */
   readonly wires?: readonly Conductor[] | undefined;
+  /** Nothing may stay behind, so that no wire is touched; may when left out. */
+  readonly noTrace?: boolean | undefined;
   /** What each source is taken for, by its id. */
   readonly verdicts: ReadonlyMap<string, Verdict>;
   /** What the feed asks of its source. */

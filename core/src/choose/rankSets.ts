@@ -34,6 +34,8 @@ export interface SetsInput {
   readonly panels: readonly Pick<Panel, 'id' | 'name' | 'slots'>[];
   /** Bunches of wires that lie open; none when left out. */
   readonly looms?: readonly Loom[] | undefined;
+  /** Nothing may stay behind, so that no wire is touched; may when left out. */
+  readonly noTrace?: boolean | undefined;
   /** What each source is taken for, by its id. */
   readonly verdicts: ReadonlyMap<string, Verdict>;
   /** Those that a source has to fill. */
@@ -88,6 +90,7 @@ export function rankSets(input: SetsInput): {
       rankCandidates({
         slots,
         wires,
+        noTrace: input.noTrace,
         verdicts: input.verdicts,
         need: feed.need,
         currentA: feed.currentA,

@@ -64,6 +64,11 @@ function whyNot(
 ): Pick<Unfit, 'constraint' | 'wayOut'> | undefined {
   if (verdict.fence !== undefined)
     return { constraint: verdict.fence.reason, wayOut: verdict.fence.instruction };
+  if (input.noTrace === true)
+    return {
+      constraint: 'The job must leave no trace; a splice touches the car’s wire.',
+      wayOut: 'Take a slot.',
+    };
   if (wire.tapedWith !== undefined)
     return {
       constraint: 'It is taped or twisted with another: a pair is a data line or a speaker’s.',
