@@ -6,6 +6,7 @@ import {
   IsInt,
   IsString,
   Length,
+  Matches,
   Max,
   Min,
 } from 'class-validator';
@@ -16,11 +17,13 @@ import type { SteeringSide } from './job';
 export class ModelInput {
   /** Make. */
   @IsString()
+  @Matches(/\S/, { message: 'name the make' })
   @Length(1, 40, { message: 'name the make' })
   make!: string;
 
   /** Model. */
   @IsString()
+  @Matches(/\S/, { message: 'name the model' })
   @Length(1, 40, { message: 'name the model' })
   model!: string;
 

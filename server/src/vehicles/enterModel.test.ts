@@ -70,6 +70,7 @@ describe('a model that the shop enters', () => {
     expect(problemPaths(turned)).toEqual(['yearTo']);
     const nowhere = await enter(uuidv7(), { ...MODEL, steering: [] });
     expect(problemPaths(nowhere)).toEqual(['steering']);
+    expect(problemPaths(await enter(uuidv7(), { ...MODEL, make: '  ' }))).toEqual(['make']);
   });
 });
 

@@ -41,6 +41,8 @@ describe('a vehicle as it is typed', () => {
     expect(slip.ok ? [] : slip.problems.map((one) => one.message)).toEqual([
       expect.stringMatching(/^row 1, cell 2: 11 A is no rating/),
     ]);
+    const odd = vehicleRequests({ ...DRAFT, yearFrom: '20x9' });
+    expect(odd.ok ? [] : odd.problems[0]?.message).toMatch(/four figures/);
     const turned = vehicleRequests({ ...DRAFT, yearTo: '2010' });
     expect(turned.ok ? [] : turned.problems.map((one) => one.path)).toEqual(['yearTo']);
   });

@@ -113,7 +113,7 @@ export function vehicleRequests(draft: VehicleDraft): VehicleRequests {
   const panel = panelOf(draft.panel, read);
   const [checkedModel, checkedPanel] = [validate(ModelInput, model), validate(PanelInput, panel)];
   const problems = [
-    ...(checkedModel.ok ? [] : checkedModel.problems),
+    ...(checkedModel.ok ? [] : checkedModel.problems.map(spokenYear(model))),
     ...(model.yearTo < model.yearFrom
       ? [{ path: 'yearTo', message: 'the last year lies before the first' }]
       : []),
@@ -126,6 +126,14 @@ export function vehicleRequests(draft: VehicleDraft): VehicleRequests {
   return problems.length > 0
     ? { ok: false, problems }
     : { ok: true, model, panelId: placeId(draft.panel.name), panel };
+}
+
+/** What is no number is not told that it is too late a year. */
+function spokenYear(model: ModelInput): (problem: FieldProblem) => FieldProblem {
+  return (problem) =>
+    (problem.path === 'yearFrom' || problem.path === 'yearTo') && Number.isNaN(model[problem.path])
+      ? { ...problem, message: 'give the model year in four figures' }
+      : problem;
 }
 
 function modelOf(draft: VehicleDraft): ModelInput {
