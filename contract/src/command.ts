@@ -1,6 +1,7 @@
 import { IsBoolean, IsIn, IsUUID } from 'class-validator';
 import { FeedPlanInput } from './feedPlan';
 import { HarnessWireInput, PHASES } from './job';
+import { SlotMarks } from './place/panel';
 import type { Phase } from './job';
 import { Instant, Nested, NestedList, OrNull, UniqueBy } from './rules/fields';
 
@@ -51,4 +52,20 @@ export class DeferRequest extends CommandHead {
   /** Left for later. */
   @IsBoolean()
   left!: boolean;
+}
+
+/** For which cars it holds what was seen at a slot. */
+export const SEEN_SCOPES = ['car', 'model'] as const;
+/** One of them: this car alone, or every car of the model. */
+export type SeenScope = (typeof SEEN_SCOPES)[number];
+
+/** What is printed and fitted at the slot in hand: one that nobody had entered, or one that differs from what was. */
+export class SeeSlotRequest extends CommandHead {
+  /** What is printed and fitted. */
+  @Nested(() => SlotMarks)
+  marks!: SlotMarks;
+
+  /** For which cars it holds. */
+  @IsIn(SEEN_SCOPES)
+  holds!: SeenScope;
 }

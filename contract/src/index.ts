@@ -9,7 +9,7 @@ export {
   STEERING_SIDES,
   YEAR_RANGE,
 } from './job';
-export type { JobPage, JobSummary, JobView, Phase, SteeringSide } from './job';
+export type { JobPage, JobSummary, JobView, Phase, SlotSeen, SteeringSide } from './job';
 export { FeedPlanInput, SizingInput } from './feedPlan';
 export {
   CommandHead,
@@ -17,13 +17,20 @@ export {
   PutPlanRequest,
   PutWiresRequest,
   ReachPhaseRequest,
+  SEEN_SCOPES,
+  SeeSlotRequest,
   VersionedHead,
 } from './command';
+export type { SeenScope } from './command';
 export { ShowProofRequest } from './proof';
 export type { ProofView } from './proof';
 export { HandbookEntryRequest } from './handbook';
 export { ModelInput } from './model';
-export { PanelInput, SlotInput, SlotLook, panelPlace } from './place';
+export { CavityInput, ConnectorInput, LoomInput, WireLookInput } from './place/conductors';
+export { PanelInput, SlotInput, SlotLook, SlotMarks, slotSource } from './place/panel';
+export { inputOf, placeOf, validatePlace } from './place/placeInput';
+export type { PlaceInput, PlaceView } from './place/placeInput';
+export { PointInput, PointsInput, RelaySocketInput } from './place/points';
 export type { GlossaryEntryView, HandbookEntryView } from './handbook';
 export type { ProblemDocument } from './problem';
 export { INSTRUMENTS, ReadingRequest, seenOf, shownOf, toCoreReading, toValue } from './reading';

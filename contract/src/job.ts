@@ -10,16 +10,12 @@ import {
   Max,
   Min,
 } from 'class-validator';
-import { WIRE_COLOURS } from '@lucky-thread/core/vehicle';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import { DeviceInput } from './device';
 import type { ProofView } from './proof';
 import type { FeedPlanInput } from './feedPlan';
 import { Nested, Optional } from './rules/fields';
-
-const CODES = Object.keys(WIRE_COLOURS).join('|');
-/** Base, and a stripe after a slash. */
-const WIRE_COLOUR = new RegExp(`^(${CODES})(/(${CODES}))?$`);
+import { WIRE_COLOUR } from './rules/wireColour';
 
 /** The phases of a job in the order people work. */
 export const PHASES = [
@@ -96,8 +92,10 @@ export class CreateJobRequest {
 
 /** One wire of the job's bunch of cut wires. */
 export class HarnessWireInput {
-  /** Id within the job, `harness/…`. */
-  @Matches(/^harness\/[A-Za-z0-9-]{1,20}$/, { message: 'a wire’s id looks like harness/W1' })
+  /** A wire of the model by its id, `radio/W3`; one that only the job has lies in `harness/…`. */
+  @Matches(/^[a-z0-9-]{1,20}\/[A-Za-z0-9._-]{1,20}$/, {
+    message: 'a wire’s id looks like harness/W1',
+  })
   id!: string;
 
   /** Name in instructions. */
@@ -147,6 +145,18 @@ export interface JobSummary extends JobHead {
   readonly done: boolean;
 }
 
+/** A slot as a job saw it at the car. */
+export interface SlotSeen {
+  /** Its panel. */
+  readonly placeId: string;
+  /** What is printed beside it. */
+  readonly position: string;
+  /** Printed legend; left out where nothing is printed. */
+  readonly legend?: string;
+  /** Fuse found, A; left out where none is fitted. */
+  readonly ratingA?: number;
+}
+
 /** A job as the server keeps it. */
 export interface JobView extends JobHead {
   readonly vehicle: JobVehicleInput;
@@ -154,6 +164,8 @@ export interface JobView extends JobHead {
   readonly plan: readonly FeedPlanInput[];
   /** The bunch of cut wires; empty when none was opened. */
   readonly harness: readonly HarnessWireInput[];
+  /** Slots that differ from what was entered of the model, or that were not entered, as this job saw them. */
+  readonly seen: readonly SlotSeen[];
   /** The last change of each feed's plan, by feed; what has none was never planned. */
   readonly planVersions: Readonly<Record<string, string>>;
   /** The last change of the bunch; null where nobody changed it. */

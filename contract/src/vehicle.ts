@@ -1,4 +1,4 @@
-import type { Place } from '@lucky-thread/core/vehicle';
+import type { PlaceView } from './place/placeInput';
 import type { HandbookEntryView } from './handbook';
 import type { SteeringSide } from './job';
 
@@ -22,7 +22,7 @@ export interface ModelSummary {
 /** A vehicle model with its places. */
 export interface ModelView extends ModelSummary {
   /** Panels, connectors, looms with their sources. */
-  readonly places: readonly Place[];
+  readonly places: readonly PlaceView[];
   /** What somebody has looked up in the handbook, by slot; the slots carry the entries too. */
   readonly handbook: readonly HandbookEntryView[];
   /** Whether a simulated car stands behind it, so that the simulated meter can be used. */

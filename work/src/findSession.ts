@@ -1,5 +1,5 @@
 import { needsOf, toTapClaim } from '@lucky-thread/contract';
-import type { JobView, ModelView, TapPointView } from '@lucky-thread/contract';
+import type { JobView, TapPointView } from '@lucky-thread/contract';
 import { tapFit, tooSmallFor } from '@lucky-thread/core/choose';
 import { loggedClaim } from '@lucky-thread/core/evidence';
 import type { TapClaim } from '@lucky-thread/core/evidence';
@@ -8,11 +8,12 @@ import { isConductor } from '@lucky-thread/core/vehicle';
 import { heavyFeeds, inrushOf, titleOf } from './jobFeeds';
 import type { PlacedSource } from './sources';
 import { jobSourcesOf, slotsOf } from './sources';
+import type { Placed } from './sources';
 
 /** What a session is made of: a job, its model, and what other jobs logged on the model. */
 export interface SessionOf {
   readonly job: Pick<JobView, 'id' | 'device' | 'vehicle' | 'harness'>;
-  readonly model: Pick<ModelView, 'places'>;
+  readonly model: Placed;
   readonly taps: readonly TapPointView[];
 }
 

@@ -20,5 +20,6 @@ export {
   slotsOf,
   sourcesOf,
 } from './sources';
-export type { PlacedSource, SourcesOf } from './sources';
+export type { Placed, PlacedSource, SourcesOf } from './sources';
+export { foundPanel, panelInHand, seenBy, seenId, withSlot } from './seen';
 export { contactReadings, orientationAt, supplyLandmarkOf } from './supplySide';

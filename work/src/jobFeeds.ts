@@ -1,10 +1,11 @@
-import type { FeedInput, FeedPlanInput, JobView, ModelView } from '@lucky-thread/contract';
+import type { FeedInput, FeedPlanInput, JobView } from '@lucky-thread/contract';
 import { tapFit, tooSmallFor } from '@lucky-thread/core/choose';
 import type { NeedRole } from '@lucky-thread/core/identify';
 import type { Inrush } from '@lucky-thread/core/size';
 import type { Conductor, SlotSource, Source } from '@lucky-thread/core/vehicle';
 import { isConductor, markOf, nameOf } from '@lucky-thread/core/vehicle';
 import { jobSourcesOf, slotsOf } from './sources';
+import type { Placed } from './sources';
 
 /** A feed that a source of the car has to fill. */
 export type SlotFeed = FeedInput & { readonly role: NeedRole };
@@ -19,7 +20,7 @@ export interface TappedFeed<Of extends Source = Source> {
 /** A job and its model, as far as feeds and sources go. */
 export interface FeedsOf {
   readonly job: Pick<JobView, 'device' | 'plan' | 'harness'>;
-  readonly model: Pick<ModelView, 'places'>;
+  readonly model: Placed;
 }
 
 /** A feed's current at switching on; undefined where it is not known. */
@@ -68,7 +69,7 @@ export function heavyFeeds({
   model,
 }: {
   readonly job: Pick<JobView, 'device'>;
-  readonly model: Pick<ModelView, 'places'>;
+  readonly model: Placed;
 }): SlotFeed[] {
   const slots = slotsOf(model).filter((slot) => slot.ratingA !== undefined && tapFit(slot).fits);
   if (slots.length === 0) return [];

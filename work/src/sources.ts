@@ -1,9 +1,12 @@
-import type { HarnessWireInput, JobView, ModelView, TapPointView } from '@lucky-thread/contract';
+import type { HarnessWireInput, JobView, TapPointView } from '@lucky-thread/contract';
 import type { Loom } from '@lucky-thread/core/choose';
 import type { Conductor, Panel, Place, SlotSource, Source } from '@lucky-thread/core/vehicle';
 import { isConductor, panelsIn } from '@lucky-thread/core/vehicle';
 
-type Placed = Pick<ModelView, 'places'>;
+/** A model by its places. */
+export interface Placed {
+  readonly places: readonly Place[];
+}
 
 /** Place that a job's own wires lie in, as their ids begin. */
 export const BUNCH_PLACE = 'harness';

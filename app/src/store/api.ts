@@ -10,7 +10,7 @@ import type {
   ModelInput,
   ModelSummary,
   ModelView,
-  PanelInput,
+  PlaceInput,
   ReadingRequest,
   ReadingView,
   SessionView,
@@ -86,7 +86,14 @@ export const api = createApi({
       query: ({ id, body }) => ({ url: `/models/${id}`, method: 'PUT', body }),
       invalidatesTags: ['Models'],
     }),
-    enterPanel: build.mutation<ModelView, { modelId: string; placeId: string; body: PanelInput }>({
+    dropPlace: build.mutation<ModelView, { modelId: string; placeId: string }>({
+      query: ({ modelId, placeId }) => ({
+        url: `/models/${modelId}/places/${placeId}`,
+        method: 'DELETE',
+      }),
+      invalidatesTags: ['Models'],
+    }),
+    putPlace: build.mutation<ModelView, { modelId: string; placeId: string; body: PlaceInput }>({
       query: ({ modelId, placeId, body }) => ({
         url: `/models/${modelId}/places/${placeId}`,
         method: 'PUT',
@@ -203,7 +210,8 @@ export const {
   useDropGlossaryEntryMutation,
   useEnterHandbookMutation,
   useEnterModelMutation,
-  useEnterPanelMutation,
+  useDropPlaceMutation,
+  usePutPlaceMutation,
   useGlossaryQuery,
   useTapsInfiniteQuery,
   useJobTapsQuery,

@@ -1,4 +1,5 @@
 import type { JobView, ReadingRequest, ReadingView } from '@lucky-thread/contract';
+import { seenId } from '@lucky-thread/work';
 import { v7 as uuidv7 } from 'uuid';
 import { api } from './api';
 import type { JobChangeBody } from './commands';
@@ -195,11 +196,29 @@ function subjectOf(item: OutboxItem): string {
   return item.kind === 'job' ? `job ${item.jobId}` : item.readingId;
 }
 
-/** Whether a proof names a reading that the server does not have yet: it would be refused for that. */
+/**
+ * Whether an item speaks of what the server does not have yet, and would be refused for that: a proof of its readings, a
+ * reading of a slot or wire that was entered just before.
+ */
 function restsOnUnsaved(item: OutboxItem, waiting: readonly OutboxItem[]): boolean {
+  if (item.kind === 'reading') {
+    const { jobId, request } = item;
+    return waiting.some(
+      (one) => one.kind === 'job' && one.jobId === jobId && entersSource(one, request.sourceId),
+    );
+  }
   if (item.kind !== 'job' || item.command.kind !== 'proof') return false;
   const { readingIds } = item.command.body;
   return waiting.some((one) => one.kind === 'reading' && readingIds.includes(one.readingId));
+}
+
+/** Whether a change makes a source known to the server. */
+function entersSource(
+  { command }: Extract<OutboxItem, { kind: 'job' }>,
+  sourceId: string,
+): boolean {
+  if (command.kind === 'slot') return seenId(command.body) === sourceId;
+  return command.kind === 'wires' && command.body.wires.some((wire) => wire.id === sourceId);
 }
 
 async function send(dispatch: AppDispatch, item: OutboxItem): Promise<Outcome> {

@@ -1,5 +1,6 @@
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import type { JobContext } from '@lucky-thread/work';
+import { seenBy } from '@lucky-thread/work';
 import { problemOf } from '../store/problemText';
 import { useMemo } from 'react';
 import { withCommands } from '../store/commands';
@@ -26,11 +27,16 @@ export function useJob(jobId: string): {
     () => (job.data === undefined ? undefined : withCommands(job.data, commandsIn(outbox, jobId))),
     [job.data, outbox, jobId],
   );
+  const entered = model.data;
+  const seen = useMemo(
+    () => (shown === undefined || entered === undefined ? entered : seenBy(entered, shown)),
+    [shown, entered],
+  );
   const context =
-    shown !== undefined && model.data !== undefined && taps.data !== undefined
+    shown !== undefined && seen !== undefined && taps.data !== undefined
       ? {
           job: shown,
-          model: model.data,
+          model: seen,
           taps: taps.data,
           // Without the shop's own settings the usual ones do: a job never waits for them.
           settings: shop.data?.settings ?? DEFAULT_SETTINGS,

@@ -14,6 +14,8 @@ export interface JobChange {
   readonly setPlan: (plan: readonly FeedPlanInput[]) => void;
   /** Lays the bunch of wires out anew. */
   readonly setWires: (wires: readonly HarnessWireInput[]) => void;
+  /** Notes what is printed and fitted at the slot in hand. */
+  readonly seeSlot: (body: Extract<JobChangeBody, { kind: 'slot' }>['body']) => void;
   /** Shows a closing proof with the readings that it rests on, or takes it back. */
   readonly prove: (
     proof: { readonly feedId: string; readonly kind: ProofKind },
@@ -52,6 +54,7 @@ export function useJobChange(job: JobView): JobChange {
   return {
     setPlan: (plan) => make(planChanges(job, plan)),
     setWires: (wires) => make([{ kind: 'wires', body: { wires } }]),
+    seeSlot: (body) => make([{ kind: 'slot', body }]),
     prove: ({ feedId, kind }, shown, readingIds) => {
       const standing = job.proofs.find((one) => one.feedId === feedId && one.kind === kind);
       if (shown && standing === undefined)

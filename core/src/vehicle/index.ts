@@ -35,7 +35,7 @@ export type { FuseFamily, FuseFamilyFacts } from './fuseFamily';
 export type { Panel, Slot, SlotContact } from './panel';
 export { BODY_SIDES, BODY_ZONES, PLACE_KINDS, PLACE_KIND_NAMES, panelsIn } from './place';
 export type { BodySide, BodyZone, Place, PlaceKind, Reach } from './place';
-export { SOURCE_KINDS, isConductor, markOf, nameOf } from './source';
+export { RELAY_TERMINALS, SOURCE_KINDS, isConductor, markOf, nameOf } from './source';
 export type {
   CavitySource,
   Conductor,
@@ -52,5 +52,21 @@ export { applies } from './applicability';
 export type { Applicability, ApplicabilityVerdict, VehicleFacts } from './applicability';
 export { COLOUR_SYSTEMS, WIRE_COLOURS, describeWireColour, parseWireColour } from './wireColour';
 export type { ColourSystem, WireColour, WireColourCode } from './wireColour';
-export { CORNERS, MOST_SLOTS, numberAt, typedPanel } from './typedPanel';
-export type { Corner, Numbering, PanelGiven, TypedPanel, TypedProblem } from './typedPanel';
+export { freeCell } from './freeCell';
+export { editCell } from './typed/editCells';
+export type { CellAt, CellEdit } from './typed/editCells';
+export { POSITION, nextPosition } from './typed/position';
+export { CORNERS, MOST_SLOTS, USUAL_LANDMARKS, typedPanel } from './typedPanel/typedPanel';
+export type {
+  Corner,
+  Numbering,
+  PanelGiven,
+  TypedPanel,
+  TypedProblem,
+} from './typedPanel/typedPanel';
+export { MOST_WIRES, typedWires, writtenWires } from './typedWires/typedWires';
+export type { TypedWire, TypedWires } from './typedWires/typedWires';
+export { typedPoints, writtenPoints } from './typedPoints';
+export type { TypedPoint } from './typedPoints';
+export { writtenCell, writtenPanel } from './typedPanel/writtenPanel';
+export type { PanelLook, WrittenPanel } from './typedPanel/writtenPanel';

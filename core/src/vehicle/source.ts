@@ -48,6 +48,9 @@ export interface WireSource extends Named, WireLook {
   readonly kind: 'wire';
 }
 
+/** Terminals that a relay socket can have: coil, contacts, and a second output of make-contact relays. DIN 72552. */
+export const RELAY_TERMINALS = ['30', '85', '86', '87', '87a', '87b'] as const;
+
 /** One terminal of a relay socket. */
 export interface RelayTerminalSource extends Named {
   readonly kind: 'relayTerminal';

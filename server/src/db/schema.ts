@@ -6,6 +6,7 @@ export {
   jobFeeds,
   feedPlans,
   proofs,
+  jobSlots,
   jobWires,
   commands,
   unreadableJobs,

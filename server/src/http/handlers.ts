@@ -1,7 +1,7 @@
 import { STATUS_CODES } from 'node:http';
 import type { ErrorRequestHandler, Request, RequestHandler } from 'express';
 import { validate } from '@lucky-thread/contract';
-import type { ProblemDocument } from '@lucky-thread/contract';
+import type { ProblemDocument, Validated } from '@lucky-thread/contract';
 import { codeOf, databaseFailure, framesOf } from './failures';
 import { Problem, invalid, notFound } from './problem';
 
@@ -11,7 +11,16 @@ import { Problem, invalid, notFound } from './problem';
  * @throws Problem with every wrong field and its path.
  */
 export function checked<T extends object>(type: new () => T, body: unknown): T {
-  const result = validate(type, body);
+  return checkedBy((plain) => validate(type, plain), body);
+}
+
+/**
+ * Checks an input that has more than one shape.
+ *
+ * @throws Problem with every wrong field and its path.
+ */
+export function checkedBy<T>(check: (plain: unknown) => Validated<T>, body: unknown): T {
+  const result = check(body);
   if (!result.ok) throw invalid(result.problems);
   return result.value;
 }

@@ -1,4 +1,10 @@
-import type { FeedInput, FeedPlanInput, HarnessWireInput, ProofView } from '@lucky-thread/contract';
+import type {
+  FeedInput,
+  FeedPlanInput,
+  HarnessWireInput,
+  ProofView,
+  SlotSeen,
+} from '@lucky-thread/contract';
 import { sql } from 'drizzle-orm';
 import { jobs, models, users } from '../db/schema';
 
@@ -51,6 +57,10 @@ export const JOB_COLUMNS = {
     select coalesce(json_agg(json_strip_nulls(json_build_object('id', w.id, 'name', w.name, 'colour', w.colour,
       'tapedWith', w.taped_with)) order by w.position), '[]')
     from job_wires w where w.job_id = ${jobs.id})`,
+  seen: sql<SlotSeen[]>`(
+    select coalesce(json_agg(json_strip_nulls(json_build_object('placeId', s.place_id, 'position', s.position,
+      'legend', s.legend, 'ratingA', s.rating_a)) order by s.command_id), '[]')
+    from job_slots s where s.job_id = ${jobs.id})`,
   loggedFeedIds: sql<string[]>`(
     select coalesce(json_agg(t.feed_id order by t.logged_at, t.id), '[]') from tap_points t
     where t.job_id = ${jobs.id} and t.feed_id is not null and not t.retired)`,

@@ -1,5 +1,11 @@
 import { FeedPlanInput, modelName } from '@lucky-thread/contract';
-import type { FeedInput, HarnessWireInput, JobSummary, JobView } from '@lucky-thread/contract';
+import type {
+  FeedInput,
+  HarnessWireInput,
+  JobSummary,
+  JobView,
+  SlotSeen,
+} from '@lucky-thread/contract';
 import type { jobs, models } from '../db/schema';
 import { Unreadable, readable } from '../http/stored';
 import type { ProofJson } from './jobColumns';
@@ -20,6 +26,7 @@ export interface JobRow extends SummaryRow {
   readonly planVersions: Readonly<Record<string, string>>;
   readonly proofs: readonly ProofJson[];
   readonly wires: readonly HarnessWireInput[];
+  readonly seen: readonly SlotSeen[];
   readonly loggedFeedIds: readonly string[];
   readonly createdBy: string;
 }
@@ -66,6 +73,7 @@ export function jobView(row: JobRow): JobView {
     planVersions: row.planVersions,
     proofs: row.proofs.map((one) => ({ ...one, shownAt: new Date(one.shownAt).toISOString() })),
     harness: row.wires,
+    seen: row.seen,
     wiresVersion: job.wiresCommandId,
     version: job.version,
     createdAt: job.createdAt.toISOString(),

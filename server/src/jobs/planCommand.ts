@@ -1,6 +1,6 @@
 import { whyNeverTapped } from '@lucky-thread/core/choose';
 import type { FeedPlanInput, FieldProblem, JobView, PutPlanRequest } from '@lucky-thread/contract';
-import { jobSourcesOf } from '@lucky-thread/work';
+import { jobSourcesOf, seenBy } from '@lucky-thread/work';
 import { and, eq, isNull, ne, sql } from 'drizzle-orm';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
@@ -71,7 +71,8 @@ async function problemsOf(
   if (plan === null) return [];
   if (plan.feedId !== feedId)
     return [{ path: 'plan.feedId', message: `is not the feed ${feedId} of the address` }];
-  const model = (await findPlaces(db, actor.shopId, job.vehicle.modelId)) ?? { places: [] };
+  const found = (await findPlaces(db, actor.shopId, job.vehicle.modelId)) ?? { places: [] };
+  const model = seenBy(found, job);
   // A wire that is planned need not have been logged before.
   const source = jobSourcesOf({ job, model, taps: [plan] }).find(
     (one) => one.source.id === plan.sourceId,

@@ -6,6 +6,7 @@ import {
   PutPlanRequest,
   PutWiresRequest,
   ReachPhaseRequest,
+  SeeSlotRequest,
   ShowProofRequest,
 } from '@lucky-thread/contract';
 import { STITCH_PLACES } from '@lucky-thread/core/vehicle';
@@ -17,6 +18,7 @@ import { notFound } from '../http/problem';
 import { pageOfJobs } from './jobRepository';
 import { createJob, getJob } from './jobService';
 import { putPlan } from './planCommand';
+import { seeSlot } from './slotCommand';
 import { deferCheck, reachPhase } from './progressCommands';
 import { showProof, withdrawProof } from './proofCommand';
 import { putWires } from './wiresCommand';
@@ -43,6 +45,13 @@ export function jobRoutes(db: Database): Router {
   router.put('/jobs/:jobId/wires', async (request, response) => {
     const body = checked(PutWiresRequest, request.body);
     response.json(await putWires(db, actorOf(request), jobIn(request), body));
+  });
+  router.put('/jobs/:jobId/slots/:placeId/:position', async (request, response) => {
+    const body = checked(SeeSlotRequest, request.body);
+    const { placeId, position } = request.params;
+    response.json(
+      await seeSlot(db, actorOf(request), { jobId: jobIn(request), placeId, position }, body),
+    );
   });
   router.put('/jobs/:jobId/phase', async (request, response) => {
     const body = checked(ReachPhaseRequest, request.body);

@@ -40,7 +40,8 @@ export async function readingContext(
       car: { year: jobs.year, trim: jobs.trim, market: jobs.market },
       known: sql<string[]>`array(
         select id from sources where model_id = jobs.model_id and id = any(${named}::text[])
-        union select id from job_wires where job_id = jobs.id and id = any(${named}::text[]))`,
+        union select id from job_wires where job_id = jobs.id and id = any(${named}::text[])
+        union select source_id from job_slots where job_id = jobs.id and source_id = any(${named}::text[]))`,
       readings: sql<number>`(select count(*)::int from readings where job_id = jobs.id)`,
       claims: sql<{ id: string; function: CircuitFunction }[]>`(
         select coalesce(json_agg(json_build_object('id', claim.id, 'function', claim.function)

@@ -6,7 +6,14 @@ import type { Place, Source } from '@lucky-thread/core/vehicle';
 import { PARKED, isConductor } from '@lucky-thread/core/vehicle';
 import { DEFAULT_SETTINGS, toCoreReading } from '@lucky-thread/contract';
 import type { JobView, LogTapRequest, TapPointView } from '@lucky-thread/contract';
-import { feedSizeOf, findSessionOf, logFindingsOf, tappedFeeds } from '@lucky-thread/work';
+import {
+  BUNCH_PLACE,
+  feedSizeOf,
+  findSessionOf,
+  logFindingsOf,
+  seenBy,
+  tappedFeeds,
+} from '@lucky-thread/work';
 import type { TappedFeed } from '@lucky-thread/work';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
@@ -37,7 +44,8 @@ export async function logTap(
   const again = await findTap(db, scope, { id: ids.tapId });
   if (again !== undefined) return sameTap(again, job, request);
 
-  const { places } = (await findPlaces(db, actor.shopId, job.vehicle.modelId)) ?? { places: [] };
+  const found = (await findPlaces(db, actor.shopId, job.vehicle.modelId)) ?? { places: [] };
+  const { places } = seenBy(found, job);
   const tapped = chosenSource({ job, places }, request);
   const { source } = tapped;
   await checkSize(db, actor, tapped, request);
@@ -184,7 +192,8 @@ function chosenSource(
 
 /** A wire that only this job knew becomes the model's, so that the log can speak of it. */
 async function rememberWire(db: Database, job: JobView, source: Source): Promise<void> {
-  const isOwn = job.harness.some((wire) => wire.id === source.id);
+  const isOwn =
+    source.id.startsWith(`${BUNCH_PLACE}/`) && job.harness.some((wire) => wire.id === source.id);
   if (isOwn && isConductor(source)) await keepWire(db, job.vehicle.modelId, source);
 }
 

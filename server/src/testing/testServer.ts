@@ -298,6 +298,8 @@ export function modelBody() {
 /** A panel of one slot. */
 export function panelBody() {
   return {
+    kind: 'fusePanel',
+    base: 0,
     name: 'Dash panel',
     location: 'Left of the wheel',
     steps: ['Open the flap.'],

@@ -82,6 +82,7 @@ describe('a panel', () => {
     await panel(id, { ...PANEL, name: 'Boot panel' }, 'boot');
     const righted = {
       ...PANEL,
+      base: 1,
       slots: [slot('F1', 0, { legend: 'IG1', ratingA: 15 }), slot('F3', 1)],
     };
     const { body } = await panel(id, righted);
@@ -101,7 +102,7 @@ describe('a panel', () => {
     const jobId = uuidv7();
     await visitor.put(`/jobs/${jobId}`, jobBody(id));
     await visitor.put(`/jobs/${jobId}/readings/${uuidv7()}`, readingBody('dash/F2'));
-    const answer = await panel(id, { ...PANEL, name: 'Renamed', slots: [slot('F1', 0)] });
+    const answer = await panel(id, { ...PANEL, base: 1, name: 'Renamed', slots: [slot('F1', 0)] });
     expect(answer.status).toBe(422);
     expect(answer.body.detail).toMatch(/dash\/F2 cannot be left out/);
     expect((await visitor.get<ModelView>(`/models/${id}`)).body.places[0]?.name).toBe('Dash panel');

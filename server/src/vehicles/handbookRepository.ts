@@ -73,10 +73,10 @@ export async function findHandbook(
 }
 
 /** The places with what was looked up at their slots. */
-export function withHandbook(
-  places: readonly Place[],
+export function withHandbook<Of extends Place>(
+  places: readonly Of[],
   entries: readonly HandbookEntryView[],
-): Place[] {
+): Of[] {
   const bySlot = new Map(entries.map(({ sourceId, entry }) => [sourceId, entry]));
   return places.map((place) => ({
     ...place,

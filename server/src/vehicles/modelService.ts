@@ -1,14 +1,22 @@
-import type { ModelInput, ModelView, PanelInput } from '@lucky-thread/contract';
-import { panelPlace } from '@lucky-thread/contract';
+import type {
+  FieldProblem,
+  ModelInput,
+  ModelView,
+  PlaceInput,
+  PlaceView,
+} from '@lucky-thread/contract';
+import { inputOf, placeOf } from '@lucky-thread/contract';
+import type { Place } from '@lucky-thread/core/vehicle';
+import { isConductor } from '@lucky-thread/core/vehicle';
 import { BUNCH_PLACE } from '@lucky-thread/work';
 import { and, eq, sql } from 'drizzle-orm';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
 import { models } from '../db/schema';
-import { conflict, invalid, notFound } from '../http/problem';
+import { conflict, invalid, notFound, stale } from '../http/problem';
 import { sameContent } from '../http/sameContent';
 import { findModel } from './modelRepository';
-import { putPlace } from './placeRepository';
+import { dropPlace, findPlaces, putPlace } from './placeRepository';
 
 /** Ids of places: short words that stand before a slot's position. */
 const PLACE_ID = /^[a-z0-9-]{1,20}$/;
@@ -37,20 +45,60 @@ export async function createModel(
   return model;
 }
 
+/** Why an id is none for a place; undefined when it is one. */
+export function placeIdProblem(id: string): FieldProblem | undefined {
+  return PLACE_ID.test(id) && id !== BUNCH_PLACE
+    ? undefined
+    : { path: 'place id', message: 'must be a short word in small letters' };
+}
+
+/** Which place of which model. */
+export interface PlaceAt {
+  readonly modelId: string;
+  readonly placeId: string;
+}
+
 /**
- * Enters a fuse panel of a model, or what is to be put right about it.
+ * Enters a place of a model, or what is to be put right about it. What is stored so already stays as it is.
  *
- * @throws Problem 422 for an id that is none, a car that is simulated, and a slot that is left out although something
- * refers to it; 404 when the shop has no such model.
+ * @throws Problem 422 for an id that is none, a car that is simulated, a mate that is not there, and a source that is left
+ * out although something refers to it; 409 with the model as it is when the place was changed meanwhile; 404 when the
+ * shop has no such model.
  */
-export async function putPanel(
+export async function putModelPlace(
   db: Database,
   actor: Actor,
-  at: { readonly modelId: string; readonly placeId: string },
-  request: PanelInput,
+  at: PlaceAt,
+  request: PlaceInput,
 ): Promise<ModelView> {
-  if (!PLACE_ID.test(at.placeId) || at.placeId === BUNCH_PLACE)
-    throw invalid([{ path: 'place id', message: 'must be a short word in small letters' }]);
+  const place = placeOf(at.placeId, request);
+  const problems = [placeIdProblem(at.placeId), ...mateProblems(place)].flatMap((one) => one ?? []);
+  if (problems.length > 0) throw invalid(problems);
+  const model = await changePlaces(db, actor, at, async (tx, before) => {
+    if (before !== undefined && sameContent(placeOf(at.placeId, inputOf(before)), place)) return [];
+    if ((before?.version ?? 0) !== request.base)
+      throw stale(await findModel(tx, actor.shopId, at.modelId));
+    return putPlace(tx, at.modelId, place);
+  });
+  return model;
+}
+
+/**
+ * Takes a place away that nothing refers to; one that is not there stays away.
+ *
+ * @throws Problem as {@link putModelPlace}.
+ */
+export async function dropModelPlace(db: Database, actor: Actor, at: PlaceAt): Promise<ModelView> {
+  return changePlaces(db, actor, at, (tx) => dropPlace(tx, at));
+}
+
+/** Does a change to a place of a model that is the shop's and no simulated car's, one after the other. */
+async function changePlaces(
+  db: Database,
+  actor: Actor,
+  at: PlaceAt,
+  change: (tx: Database, before: PlaceView | undefined) => Promise<string[]>,
+): Promise<ModelView> {
   await db.transaction(async (tx) => {
     const [model] = await tx
       .select({ simulated: sql<boolean>`${models.bench} is not null` })
@@ -60,16 +108,37 @@ export async function putPanel(
     if (model === undefined) throw notFound('Vehicle model');
     if (model.simulated)
       throw invalid([
-        { path: 'place id', message: 'a simulated car has the panels that it was made with' },
+        { path: 'place id', message: 'a simulated car has the places that it was made with' },
       ]);
-    const used = await putPlace(tx, at.modelId, panelPlace(at.placeId, request));
+    const found = await findPlaces(tx, actor.shopId, at.modelId);
+    const used = await change(
+      tx,
+      found?.places.find((one) => one.id === at.placeId),
+    );
     if (used.length > 0)
       throw invalid([
         {
-          path: 'slots',
+          path: 'sources',
           message: `${used.join(', ')} cannot be left out: readings, tap points or plans refer to it`,
         },
       ]);
   });
   return (await findModel(db, actor.shopId, at.modelId)) as ModelView;
+}
+
+/** Wires that are taped with none of their place. */
+function mateProblems({ sources }: Place): FieldProblem[] {
+  const ids = new Set(sources.map((source) => source.id));
+  return sources.flatMap((source, index) => {
+    if (!isConductor(source)) return [];
+    const { id, name, tapedWith } = source;
+    return tapedWith === undefined || (ids.has(tapedWith) && tapedWith !== id)
+      ? []
+      : [
+          {
+            path: `wires.${index}.tapedWith`,
+            message: `${name} is taped with a wire that is not here`,
+          },
+        ];
+  });
 }

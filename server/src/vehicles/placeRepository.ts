@@ -1,5 +1,5 @@
-import type { HandbookEntryView } from '@lucky-thread/contract';
-import type { Conductor, Place } from '@lucky-thread/core/vehicle';
+import type { HandbookEntryView, PlaceView } from '@lucky-thread/contract';
+import type { Conductor, Place, Source } from '@lucky-thread/core/vehicle';
 import { BUNCH_PLACE } from '@lucky-thread/work';
 import { and, asc, eq, getTableColumns, sql } from 'drizzle-orm';
 import type { Database } from '../db/database';
@@ -9,7 +9,7 @@ import { placesFrom, rowsOf } from './placeRows';
 
 /** A model's places with what was looked up at their sources. */
 export interface FoundPlaces {
-  readonly places: readonly Place[];
+  readonly places: readonly PlaceView[];
   readonly handbook: readonly HandbookEntryView[];
 }
 
@@ -55,19 +55,9 @@ export async function insertPlaces(
  * refers to them; then nothing may be kept of it.
  */
 export async function putPlace(db: Database, modelId: string, place: Place): Promise<string[]> {
+  const used = await usedBut(db, { modelId, placeId: place.id }, place.sources);
+  if (used.length > 0) return used;
   const rows = rowsOf(modelId, [place]);
-  const kept = sql.param(place.sources.map((source) => source.id));
-  const { rows: used } = await db.execute<{ id: string }>(sql`
-    select s.id from sources s
-    where s.model_id = ${modelId} and s.place_id = ${place.id} and s.id <> all(${kept}::text[]) and (
-      exists (select from tap_points t where t.model_id = s.model_id and t.source_id = s.id)
-      or exists (select from handbook_entries h where h.model_id = s.model_id and h.source_id = s.id)
-      or exists (select from jobs j join readings r on r.job_id = j.id
-        where j.model_id = s.model_id and (r.source_id = s.id or r.other_id = s.id))
-      or exists (select from jobs j join feed_plans p on p.job_id = j.id
-        where j.model_id = s.model_id and p.source_id = s.id))
-    order by s.position`);
-  if (used.length > 0) return used.map((row) => row.id);
   const [first] = rows.places;
   if (first === undefined) return [];
   const { rows: last } = await db.execute<{ next: number }>(sql`
@@ -76,14 +66,17 @@ export async function putPlace(db: Database, modelId: string, place: Place): Pro
   await db
     .insert(places)
     .values({ ...first, position: last[0]?.next ?? 0 })
-    .onConflictDoUpdate({ target: [places.modelId, places.id], set: fields });
+    .onConflictDoUpdate({
+      target: [places.modelId, places.id],
+      set: { ...fields, version: sql`${places.version} + 1` },
+    });
   await db
     .delete(sources)
     .where(
       and(
         eq(sources.modelId, modelId),
         eq(sources.placeId, place.id),
-        sql`${sources.id} <> all(${kept}::text[])`,
+        sql`${sources.id} <> all(${idsOf(place.sources)}::text[])`,
       ),
     );
   await db
@@ -91,6 +84,42 @@ export async function putPlace(db: Database, modelId: string, place: Place): Pro
     .values(rows.sources)
     .onConflictDoUpdate({ target: [sources.modelId, sources.id], set: REPLACED });
   return [];
+}
+
+/** Takes a place with its sources away. Answers the sources that something refers to; then it stays. */
+export async function dropPlace(
+  db: Database,
+  at: { readonly modelId: string; readonly placeId: string },
+): Promise<string[]> {
+  const used = await usedBut(db, at, []);
+  if (used.length > 0) return used;
+  const here = eq(sources.modelId, at.modelId);
+  await db.delete(sources).where(and(here, eq(sources.placeId, at.placeId)));
+  await db.delete(places).where(and(eq(places.modelId, at.modelId), eq(places.id, at.placeId)));
+  return [];
+}
+
+function idsOf(all: readonly Source[]) {
+  return sql.param(all.map((source) => source.id));
+}
+
+/** Sources of a place that something refers to, but for those that stay. */
+async function usedBut(
+  db: Database,
+  { modelId, placeId }: { readonly modelId: string; readonly placeId: string },
+  staying: readonly Source[],
+): Promise<string[]> {
+  const { rows } = await db.execute<{ id: string }>(sql`
+    select s.id from sources s
+    where s.model_id = ${modelId} and s.place_id = ${placeId} and s.id <> all(${idsOf(staying)}::text[]) and (
+      exists (select from tap_points t where t.model_id = s.model_id and t.source_id = s.id)
+      or exists (select from handbook_entries h where h.model_id = s.model_id and h.source_id = s.id)
+      or exists (select from jobs j join readings r on r.job_id = j.id
+        where j.model_id = s.model_id and (r.source_id = s.id or r.other_id = s.id))
+      or exists (select from jobs j join feed_plans p on p.job_id = j.id
+        where j.model_id = s.model_id and p.source_id = s.id))
+    order by s.position`);
+  return rows.map((row) => row.id);
 }
 
 /** Every column of a source but its key, from the row that could not be inserted. */

@@ -1,3 +1,4 @@
+import type { PlaceView } from '@lucky-thread/contract';
 import type { Place, Source, WireLook } from '@lucky-thread/core/vehicle';
 import { nameOf } from '@lucky-thread/core/vehicle';
 import type { places, sources } from '../db/schema';
@@ -11,8 +12,9 @@ export type SourceRow = typeof sources.$inferSelect;
 export function placesFrom(
   placeRows: readonly PlaceRow[],
   sourceRows: readonly SourceRow[],
-): Place[] {
+): PlaceView[] {
   return placeRows.map((row) => ({
+    version: row.version,
     id: row.id,
     kind: row.kind,
     name: row.name,

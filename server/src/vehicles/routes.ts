@@ -1,14 +1,16 @@
+import type { Request } from 'express';
 import { Router } from 'express';
 import { actorOf } from '../auth/session';
 import type { Database } from '../db/database';
-import { HandbookEntryRequest, ModelInput, PanelInput } from '@lucky-thread/contract';
+import { HandbookEntryRequest, ModelInput, validatePlace } from '@lucky-thread/contract';
 import { slotsOf } from '@lucky-thread/work';
-import { checked, idIn } from '../http/handlers';
+import { checked, checkedBy, idIn } from '../http/handlers';
 import { dropGlossaryEntry, listGlossary } from './glossary';
 import { putHandbookEntry } from './handbookRepository';
 import { notFound } from '../http/problem';
 import { findModel, listModels } from './modelRepository';
-import { createModel, putPanel } from './modelService';
+import type { PlaceAt } from './modelService';
+import { createModel, dropModelPlace, putModelPlace } from './modelService';
 
 /** The shop's vehicle models. */
 export function vehicleRoutes(db: Database): Router {
@@ -28,10 +30,11 @@ export function vehicleRoutes(db: Database): Router {
     response.json(await createModel(db, actorOf(request), id, body));
   });
   router.put('/models/:modelId/places/:placeId', async (request, response) => {
-    const body = checked(PanelInput, request.body);
-    const modelId = idIn(request.params.modelId, 'model');
-    const at = { modelId, placeId: request.params.placeId };
-    response.json(await putPanel(db, actorOf(request), at, body));
+    const body = checkedBy(validatePlace, request.body);
+    response.json(await putModelPlace(db, actorOf(request), placeIn(request), body));
+  });
+  router.delete('/models/:modelId/places/:placeId', async (request, response) => {
+    response.json(await dropModelPlace(db, actorOf(request), placeIn(request)));
   });
   router.put('/models/:modelId/handbook/:sourceId', async (request, response) => {
     const { shopId, userId } = actorOf(request);
@@ -58,4 +61,8 @@ export function vehicleRoutes(db: Database): Router {
     response.status(204).end();
   });
   return router;
+}
+
+function placeIn({ params }: Request<{ modelId: string; placeId: string }>): PlaceAt {
+  return { modelId: idIn(params.modelId, 'model'), placeId: params.placeId };
 }

@@ -1,11 +1,13 @@
 import { toCoreReading } from '@lucky-thread/contract';
 import type { Verdict } from '@lucky-thread/core/identify';
+import type { SlotSource } from '@lucky-thread/core/vehicle';
 import { nameOf } from '@lucky-thread/core/vehicle';
 import { useCallback, useMemo, useState } from 'react';
 import type { ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { carChanged, slotTouched } from '../../store/probeSlice';
 import { useAppDispatch } from '../../store/store';
+import { ActionButton } from '../../ui/ActionButton';
 import { Choice } from '../../ui/Choice';
 import { useWide } from '../../ui/Screen';
 import { usePalette } from '../../ui/ThemeProvider';
@@ -17,10 +19,12 @@ import { jobSourcesOf, loomsOf, panelsOf } from '@lucky-thread/work';
 import { FindTools } from './FindTools';
 import { FusePanel } from '../../panel/FusePanel';
 import { HandbookEntry } from './HandbookEntry';
+import { LegendsToFind } from './LegendsToFind';
 import { logSentence } from './logSentence';
 import { ProbeDock, useSource } from './ProbeDock';
 import { ReadingHistory } from '../../instruments/ReadingHistory';
 import { StateSwitches } from '../../instruments/StateSwitches';
+import { SlotInHand } from './SlotInHand';
 import { useDefer } from './useDefer';
 import type { Finding } from '../../work/useFind';
 import { useFind } from '../../work/useFind';
@@ -41,6 +45,7 @@ export function FindScreen({ context, onFilled }: FindScreenProps) {
   const wide = useWide();
   const palette = usePalette();
   const defer = useDefer(context.job);
+  const [inHand, setInHand] = useState(panelsOf(context.model).length === 0);
   const parts = {
     tools: (
       <FindTools
@@ -49,8 +54,12 @@ export function FindScreen({ context, onFilled }: FindScreenProps) {
         onLimit={(places, left) => defer(places, left)}
       />
     ),
-    map: <PanelMap context={context} finding={finding} />,
-    dock: <ProbeDock context={context} finding={finding} onFilled={onFilled} />,
+    map: <PanelMap context={context} finding={finding} onInHand={() => setInHand(true)} />,
+    dock: inHand ? (
+      <SlotInHand context={context} onDone={() => setInHand(false)} />
+    ) : (
+      <ProbeDock context={context} finding={finding} onFilled={onFilled} />
+    ),
     verdict: <SelectedVerdict context={context} finding={finding} />,
     history: <History context={context} finding={finding} />,
   };
@@ -113,7 +122,7 @@ function sourceOf(verdict: Verdict): string {
   return verdict.sourceId;
 }
 
-function PanelMap({ context, finding }: PartProps) {
+function PanelMap({ context, finding, onInHand }: PartProps & { readonly onInHand: () => void }) {
   const dispatch = useAppDispatch();
   const { job, model, taps } = context;
   const { probing, advice } = finding;
@@ -144,7 +153,10 @@ function PanelMap({ context, finding }: PartProps) {
         />
       )}
       {panel === undefined ? (
-        <Words soft>This model has no panel yet.</Words>
+        <Words soft>
+          Nobody has entered a fuse panel of this model. Enter the slot that you have in hand, and
+          read it.
+        </Words>
       ) : (
         <FusePanel
           panel={panel}
@@ -154,6 +166,16 @@ function PanelMap({ context, finding }: PartProps) {
           loggedIds={new Set(taps.map((tap) => tap.sourceId))}
           onTouch={touch}
         />
+      )}
+      {!model.simulated && (
+        <>
+          <ActionButton
+            label="A slot that is not here…"
+            testID="slot-not-here"
+            onPress={onInHand}
+          />
+          <LegendsToFind context={context} />
+        </>
       )}
       {looms.map((loom) => (
         <WireStrip
@@ -190,7 +212,24 @@ function SelectedVerdict({ context, finding }: PartProps) {
       {!isAsked && source.kind === 'slot' && (
         <HandbookEntry key={`handbook ${source.id}`} model={context.model} slot={source} />
       )}
+      {source.kind === 'slot' && (
+        <ReadsOtherwise key={`otherwise ${source.id}`} context={context} slot={source} />
+      )}
     </View>
+  );
+}
+
+/** What is printed or fitted here differs from what was entered: put right on the spot. */
+function ReadsOtherwise({ context, slot }: Pick<PartProps, 'context'> & { slot: SlotSource }) {
+  const [open, setOpen] = useState(false);
+  if (open) return <SlotInHand context={context} slot={slot} onDone={() => setOpen(false)} />;
+  return (
+    <ActionButton
+      kind="quiet"
+      label="Legend or fuse differs here…"
+      testID="reads-otherwise"
+      onPress={() => setOpen(true)}
+    />
   );
 }
 

@@ -1,22 +1,12 @@
 import type { HarnessWireInput } from '@lucky-thread/contract';
 import type { ColourSystem } from '@lucky-thread/core/vehicle';
-import { COLOUR_SYSTEMS, parseWireColour } from '@lucky-thread/core/vehicle';
+import { parseWireColour } from '@lucky-thread/core/vehicle';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { ColourSystemChoice } from '../../panel/ColourSystemChoice';
 import { ActionButton } from '../../ui/ActionButton';
-import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { SPACE } from '../../ui/tokens';
-import { Words } from '../../ui/Words';
-
-const SYSTEM_LABELS: Record<ColourSystem, string> = {
-  iec: 'BK BN RD BU',
-  german: 'sw br rt bl',
-  'letters, B black': 'B black, L blue',
-  'letters, B blue': 'B blue, S black',
-  english: 'words',
-};
-const SYSTEMS = COLOUR_SYSTEMS.map((value) => ({ value, label: SYSTEM_LABELS[value] }));
 
 /** Several wires in one go, as people write colours; the way of writing is asked for only where letters clash. */
 export function TypedWires(props: {
@@ -42,16 +32,7 @@ export function TypedWires(props: {
         onSubmit={add}
       />
       {(read.clashes || system !== undefined) && (
-        <>
-          <Words kind="label">How are they written?</Words>
-          <Choice
-            label="How the colours are written"
-            testID="colour-system"
-            options={SYSTEMS}
-            value={system}
-            onChange={setSystem}
-          />
-        </>
+        <ColourSystemChoice value={system} onChange={setSystem} />
       )}
       {text.trim() !== '' && (
         <ActionButton

@@ -1,13 +1,13 @@
 import { modelName, modelYears } from '@lucky-thread/contract';
-import { StyleSheet, View } from 'react-native';
+import { View } from 'react-native';
 import { useModelQuery, useTapsInfiniteQuery } from '../../store/api';
 import { ActionButton } from '../../ui/ActionButton';
 import { Guard } from '../../ui/Guard';
 import { Screen } from '../../ui/Screen';
 import { Empty, Failed, Loading } from '../../ui/States';
-import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import { CsvExchange } from './CsvExchange';
+import { Places } from './Places';
 import { TapPointCard } from '../../panel/TapPointCard';
 
 /** A vehicle model: where its panels are and what the log knows. */
@@ -33,6 +33,7 @@ export function ModelScreen({ modelId }: { readonly modelId: string }) {
           {`${modelYears(view)}, ${view.keyType}, ${view.steering.join(' or ')}-hand drive`}
         </Words>
       </View>
+      <Places model={view} />
       <Words kind="heading">Tap points</Words>
       {logged.length === 0 ? (
         <Empty
@@ -55,18 +56,6 @@ export function ModelScreen({ modelId }: { readonly modelId: string }) {
         />
       )}
       <CsvExchange modelId={modelId} />
-      <Words kind="heading">Places</Words>
-      {view.places.map((place) => (
-        <View key={place.id} style={styles.panel}>
-          <Words kind="label">{place.name}</Words>
-          <Words>{place.location}</Words>
-          {place.reach.steps.map((step, index) => (
-            <Words kind="small" soft key={step}>{`${index + 1}. ${step}`}</Words>
-          ))}
-        </View>
-      ))}
     </Screen>
   );
 }
-
-const styles = StyleSheet.create({ panel: { gap: SPACE.xs } });

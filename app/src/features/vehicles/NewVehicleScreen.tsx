@@ -1,9 +1,10 @@
 import type { FieldProblem } from '@lucky-thread/contract';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { useEnterModelMutation, useEnterPanelMutation } from '../../store/api';
+import { useEnterModelMutation, usePutPlaceMutation } from '../../store/api';
+import { useKeptDraft } from '../../store/keptDraft';
 import { problemText } from '../../store/problemText';
 import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
@@ -12,39 +13,51 @@ import { Field } from '../../ui/Field';
 import { Screen } from '../../ui/Screen';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
+import type { PlaceDraft } from './drafts/placeDraft';
+import { readPlace } from './drafts/placeDraft';
 import type { VehicleDraft } from './newVehicle';
-import { EMPTY_VEHICLE, vehicleRequests } from './newVehicle';
-import { PanelEntry } from './PanelEntry';
+import { EMPTY_VEHICLE, isPanelLeft, vehicleRequests } from './newVehicle';
+import { PlaceEntry } from './PlaceEntry';
+import { PlaceHeadFields } from './PlaceHeadFields';
+import { Problems } from './Problems';
+import { useUndo } from './useUndo';
 
 /** A vehicle that the shop has not met yet: what it is, and the lid of its fuse panel. */
 export function NewVehicleScreen() {
-  const [draft, setDraft] = useState<VehicleDraft>(EMPTY_VEHICLE);
+  const { draft, setDraft, forget } = useKeptDraft<VehicleDraft>('vehicle', EMPTY_VEHICLE);
+  const { changing, undo } = useUndo(setDraft);
   const [problems, setProblems] = useState<readonly FieldProblem[]>([]);
-  const { save, busy, refusal } = useSaveVehicle(draft, setProblems);
+  const read = useMemo(() => readPlace(draft.panel, []), [draft.panel]);
+  const { save, busy, refusal } = useSaveVehicle(draft, { onProblems: setProblems, forget });
+  const change = (changed: Partial<PlaceDraft>, step: string): void => {
+    changing(draft, step);
+    setDraft({ ...draft, panel: { ...draft.panel, ...changed } });
+  };
   return (
     <Screen
       testID="new-vehicle"
+      roomy
       bottom={
         <View style={styles.stack}>
-          {problems.length > 0 && (
-            <View role="alert">
-              <Words kind="small" testID="vehicle-problems">
-                ✕{' '}
-                {problems
-                  .slice(0, TOLD)
-                  .map((one) => one.message)
-                  .join(' · ')}
-              </Words>
-            </View>
-          )}
+          <Problems problems={problems} testID="vehicle-problems" />
           {refusal !== undefined && <Caution testID="vehicle-refusal">{refusal}</Caution>}
-          <ActionButton
-            kind="next"
-            label="Save, and start a job on it"
-            testID="save-vehicle"
-            disabled={busy}
-            onPress={() => void save()}
-          />
+          <View style={styles.row}>
+            <ActionButton
+              kind="quiet"
+              label="Undo"
+              testID="undo-entry"
+              disabled={undo === undefined}
+              onPress={() => undo?.()}
+            />
+            <ActionButton
+              kind="next"
+              label={isPanelLeft(draft) ? 'Start a job, slot by slot' : 'Save, and start a job'}
+              testID="save-vehicle"
+              style={styles.even}
+              disabled={busy}
+              onPress={() => void save()}
+            />
+          </View>
         </View>
       }
     >
@@ -52,24 +65,29 @@ export function NewVehicleScreen() {
       <ModelFields draft={draft} problems={problems} onDraft={setDraft} />
       <Words kind="title">Its fuse panel</Words>
       <Words kind="small" soft>
-        Read the lid aloud and type. Nothing typed here counts as probed.
+        Read the lid aloud and type, or leave it and enter each slot when you have it in hand.
+        Nothing typed here counts as probed.
       </Words>
-      <PanelEntry
+      <PlaceHeadFields
         draft={draft.panel}
         problems={problems}
-        onDraft={(panel) => setDraft({ ...draft, panel })}
+        onDraft={(changed) => change(changed, Object.keys(changed).join())}
       />
+      <PlaceEntry draft={draft.panel} read={read} problems={problems} onDraft={change} />
     </Screen>
   );
 }
 
-/** Problems that are told at once. */
-const TOLD = 3;
-
 /** Sends model and panel; a try whose answer was lost is not made twice. */
 function useSaveVehicle(
   draft: VehicleDraft,
-  onProblems: (problems: readonly FieldProblem[]) => void,
+  {
+    onProblems,
+    forget,
+  }: {
+    readonly onProblems: (problems: readonly FieldProblem[]) => void;
+    readonly forget: () => void;
+  },
 ): {
   readonly save: () => Promise<void>;
   readonly busy: boolean;
@@ -77,7 +95,7 @@ function useSaveVehicle(
 } {
   const router = useRouter();
   const [enterModel, model] = useEnterModelMutation();
-  const [enterPanel, panel] = useEnterPanelMutation();
+  const [putPlace, place] = usePutPlaceMutation();
   const [refusal, setRefusal] = useState<string>();
   // The id of what was sent last: with other contents it is another model.
   const [sent, setSent] = useState<{ readonly id: string; readonly text: string }>();
@@ -89,14 +107,17 @@ function useSaveVehicle(
     const id = sent?.text === text ? sent.id : uuidv7();
     setSent({ id, text });
     const made = await enterModel({ id, body: requests.model });
+    const { panel } = requests;
     const done =
-      made.error === undefined
-        ? await enterPanel({ modelId: id, placeId: requests.panelId, body: requests.panel })
+      made.error === undefined && panel !== undefined
+        ? await putPlace({ modelId: id, placeId: panel.id, body: panel.input })
         : made;
     setRefusal(done.error === undefined ? undefined : problemText(done.error));
-    if (done.error === undefined) router.replace(`/jobs/new?model=${id}`);
+    if (done.error !== undefined) return;
+    forget();
+    router.replace(`/jobs/new?model=${id}`);
   };
-  return { save, busy: model.isLoading || panel.isLoading, refusal };
+  return { save, busy: model.isLoading || place.isLoading, refusal };
 }
 
 function ModelFields(props: {

@@ -1,96 +1,108 @@
-import type { FieldProblem } from '@lucky-thread/contract';
-import type { Verdict } from '@lucky-thread/core/identify';
-import { CORNERS, FUSE_FAMILIES, FUSE_FAMILY_FACTS } from '@lucky-thread/core/vehicle';
-import { useMemo, useState } from 'react';
+import type { CellEdit } from '@lucky-thread/core/vehicle';
+import {
+  CORNERS,
+  FUSE_FAMILIES,
+  FUSE_FAMILY_FACTS,
+  USUAL_LANDMARKS,
+  editCell,
+} from '@lucky-thread/core/vehicle';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { FusePanel } from '../../panel/FusePanel';
 import { ActionButton } from '../../ui/ActionButton';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
+import { SideBySide } from '../../ui/SideBySide';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import type { PanelDraft } from './newVehicle';
-import { LANDMARKS, panelMap, readPanel } from './newVehicle';
+import type { PanelDraft } from './drafts/panelDraft';
+import type { ReadPlace } from './drafts/placeDraft';
+import { LegendWords } from './LegendWords';
+import { PanelPreview } from './PanelPreview';
+import { SlotEditor } from './SlotEditor';
 
 /** Props of {@link PanelEntry}. */
 export interface PanelEntryProps {
   readonly draft: PanelDraft;
-  readonly problems: readonly FieldProblem[];
-  readonly onDraft: (draft: PanelDraft) => void;
+  /** What was read of it. */
+  readonly read: ReadPlace;
+  readonly name: string;
+  readonly location: string;
+  readonly problem: string | undefined;
+  /** A step of one name is taken back as one. */
+  readonly onDraft: (changed: Partial<PanelDraft>, step: string) => void;
 }
 
 const FAMILIES = FUSE_FAMILIES.map((value) => ({ value, label: FUSE_FAMILY_FACTS[value].name }));
-const NO_VERDICTS: ReadonlyMap<string, Verdict> = new Map();
-const NONE: ReadonlySet<string> = new Set();
 /** Problems that are told at once; the rest when these are mended. */
 const TOLD = 4;
 
 /** A fuse panel typed as it is read off its lid, and drawn as it will be probed. */
-export function PanelEntry({ draft, problems, onDraft }: PanelEntryProps) {
+export function PanelEntry(props: PanelEntryProps) {
+  const { draft, read, onDraft } = props;
   const [touched, setTouched] = useState<string>();
-  const read = useMemo(() => readPanel(draft), [draft]);
-  const change = (changed: Partial<PanelDraft>): void => onDraft({ ...draft, ...changed });
-  const at = (path: string): string | undefined =>
-    problems.find((one) => one.path === path)?.message;
-  const unread = read.problems.map(
-    ({ row, cell, message }) => `row ${row}, cell ${cell}: ${message}`,
-  );
+  const unread = read.typed.map(({ row, cell, message }) => `row ${row}, cell ${cell}: ${message}`);
+  const slot = read.panel?.slots.find((one) => one.id === touched);
+  const edit = (change: CellEdit): void => {
+    if (slot !== undefined)
+      onDraft({ text: editCell(draft.text, slot, change) }, `cell ${change.kind}`);
+  };
+  const type = (text: string): void => onDraft({ text }, `typing ${cellsIn(text)}`);
   return (
-    <View style={styles.stack}>
-      <Field
-        label="Where the panel is"
-        hint="e.g. driver’s footwell, behind the flap"
-        testID="panel-location"
-        value={draft.location}
-        problem={at('location')}
-        onChange={(location) => change({ location })}
-      />
-      <Words kind="label">Fuses</Words>
-      <Choice
-        label="Build of the fuses"
-        testID="family"
-        options={FAMILIES}
-        value={draft.family}
-        onChange={(family) => change({ family })}
-      />
-      <Field
-        label="The lid, a line for each row"
-        hint="10 ACC, 15 CIG, -, 7.5 A/BAG: rating and legend; – where nothing is fitted; 20? where you can’t read it well"
-        testID="panel-text"
-        lines={4}
-        value={draft.text}
-        problem={unread.length === 0 ? at('slots') : unread.slice(0, TOLD).join('; ')}
-        onChange={(text) => change({ text })}
-      />
-      <Lay draft={draft} onDraft={onDraft} problems={problems} />
-      {read.slots.length > 0 && (
-        <View testID="panel-preview">
-          <Words kind="small" soft>
-            {`${read.slots.length} positions, ${read.slots.filter((slot) => slot.ratingA !== undefined).length} with a fuse. Numbers and places as on the lid?`}
-          </Words>
-          <FusePanel
-            panel={panelMap(draft, read)}
-            verdicts={NO_VERDICTS}
-            selectedId={touched}
-            wantedIds={NONE}
-            loggedIds={NONE}
+    <SideBySide>
+      <View style={styles.stack}>
+        <Choice
+          label="Build of the fuses"
+          testID="family"
+          options={FAMILIES}
+          value={draft.family}
+          onChange={(family) => onDraft({ family }, 'family')}
+        />
+        <Field
+          label="The lid, a line for each row"
+          hint="10 ACC, 15 CIG, -, 7.5 A/BAG: rating and legend; – where nothing is fitted; 20? where you can’t read it well; _ where there is no position; 31: 10 ACC names one"
+          testID="panel-text"
+          lines={5}
+          value={draft.text}
+          problem={unread.length === 0 ? props.problem : unread.slice(0, TOLD).join('; ')}
+          onChange={type}
+        />
+        <LegendWords text={draft.text} onText={type} />
+        <Lay draft={draft} onDraft={onDraft} />
+      </View>
+      {read.panel === undefined || read.panel.slots.length === 0 ? null : (
+        <View style={styles.stack}>
+          <PanelPreview
+            id={read.id}
+            name={props.name}
+            location={props.location}
+            panel={read.panel}
+            touchedId={touched}
             onTouch={setTouched}
           />
+          {slot !== undefined && (
+            <SlotEditor key={slot.id} slot={slot} panel={draft} onEdit={edit} />
+          )}
         </View>
       )}
-    </View>
+    </SideBySide>
   );
 }
 
-/** What is seldom different: name, numbering, which way the slots lie, and what the contacts are called by. */
-function Lay({ draft, problems, onDraft }: PanelEntryProps) {
+/** Cells so far: typing within one is one step, the next cell another. */
+function cellsIn(text: string): number {
+  return text.split(/[,;\n]/).length;
+}
+
+/** What is seldom different: numbering, which way the slots lie, and what the contacts are called by. */
+function Lay({ draft, onDraft }: Pick<PanelEntryProps, 'draft' | 'onDraft'>) {
   const [open, setOpen] = useState(false);
-  const change = (changed: Partial<PanelDraft>): void => onDraft({ ...draft, ...changed });
+  const change = (changed: Partial<PanelDraft>): void =>
+    onDraft(changed, Object.keys(changed).join());
   if (!open)
     return (
       <ActionButton
         kind="quiet"
-        label="Name, numbering, how the slots lie…"
+        label="Numbering, how the slots lie…"
         testID="panel-lay"
         onPress={() => setOpen(true)}
       />
@@ -98,31 +110,13 @@ function Lay({ draft, problems, onDraft }: PanelEntryProps) {
   return (
     <View style={styles.stack}>
       <Field
-        label="Name of the panel"
-        testID="panel-name"
-        value={draft.name}
-        problem={problems.find((one) => one.path === 'name')?.message}
-        onChange={(name) => change({ name })}
+        label="First position"
+        hint="F1, 07 or A: the others count on"
+        testID="panel-start"
+        value={draft.start}
+        onChange={(start) => change({ start: start.trim() })}
       />
-      <View style={styles.row}>
-        <View style={styles.even}>
-          <Field
-            label="Before the number"
-            testID="panel-prefix"
-            value={draft.prefix}
-            onChange={(prefix) => change({ prefix: prefix.trim() })}
-          />
-        </View>
-        <View style={styles.even}>
-          <Field
-            label="First number"
-            keyboard="number-pad"
-            testID="panel-first"
-            value={draft.first}
-            onChange={(first) => change({ first })}
-          />
-        </View>
-      </View>
+      <Words kind="label">It stands at the</Words>
       <Choice
         label="Numbers begin at"
         testID="from"
@@ -150,9 +144,21 @@ function Lay({ draft, problems, onDraft }: PanelEntryProps) {
           { value: 'wide', label: 'Slots lie' },
         ]}
         value={draft.lie}
-        onChange={(lie) =>
-          change({ lie, landmarkA: LANDMARKS[lie][0], landmarkB: LANDMARKS[lie][1] })
-        }
+        onChange={(lie) => {
+          const [landmarkA, landmarkB] = USUAL_LANDMARKS[lie];
+          change({ lie, landmarkA, landmarkB });
+        }}
+      />
+      <Choice
+        label="Room above the slots"
+        testID="clearance"
+        options={[
+          { value: 'clear', label: 'Room for a tap' },
+          { value: 'tight', label: 'Tight' },
+          { value: 'none', label: 'Cover on the fuses' },
+        ]}
+        value={draft.clearance}
+        onChange={(clearance) => change({ clearance })}
       />
       <Field
         label="One contact is called by"
@@ -171,8 +177,4 @@ function Lay({ draft, problems, onDraft }: PanelEntryProps) {
   );
 }
 
-const styles = StyleSheet.create({
-  stack: { gap: SPACE.s },
-  row: { flexDirection: 'row', gap: SPACE.s },
-  even: { flex: 1 },
-});
+const styles = StyleSheet.create({ stack: { gap: SPACE.s } });

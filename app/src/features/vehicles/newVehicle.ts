@@ -1,24 +1,7 @@
-import type { FieldProblem } from '@lucky-thread/contract';
-import { ModelInput, PanelInput, validate } from '@lucky-thread/contract';
-import type { SteeringSide } from '@lucky-thread/contract';
-import type { Corner, FuseFamily, Panel, Slot, TypedPanel } from '@lucky-thread/core/vehicle';
-import { typedPanel } from '@lucky-thread/core/vehicle';
-
-/** A fuse panel as it is being typed. */
-export interface PanelDraft {
-  readonly name: string;
-  readonly location: string;
-  readonly family: FuseFamily;
-  readonly lie: Slot['lie'];
-  readonly landmarkA: string;
-  readonly landmarkB: string;
-  /** Its lid, a line per row. */
-  readonly text: string;
-  readonly prefix: string;
-  readonly first: string;
-  readonly from: Corner;
-  readonly along: 'rows' | 'columns';
-}
+import type { FieldProblem, PlaceInput, SteeringSide } from '@lucky-thread/contract';
+import { ModelInput, validate } from '@lucky-thread/contract';
+import type { PlaceDraft } from './drafts/placeDraft';
+import { emptyPlace, readPlace } from './drafts/placeDraft';
 
 /** A vehicle as it is being typed. */
 export interface VehicleDraft {
@@ -29,7 +12,8 @@ export interface VehicleDraft {
   readonly yearTo: string;
   readonly steering: SteeringSide;
   readonly keyType: 'key' | 'push button';
-  readonly panel: PanelDraft;
+  /** Its first fuse panel; one without a place and a lid is entered later, slot by slot. */
+  readonly panel: PlaceDraft;
 }
 
 /** A draft with nothing but what is usual. */
@@ -41,91 +25,38 @@ export const EMPTY_VEHICLE: VehicleDraft = {
   yearTo: '',
   steering: 'left',
   keyType: 'key',
-  panel: {
-    name: 'Dash panel',
-    location: '',
-    family: 'mini',
-    lie: 'tall',
-    landmarkA: 'upper contact',
-    landmarkB: 'lower contact',
-    text: '',
-    prefix: 'F',
-    first: '1',
-    from: 'upper left',
-    along: 'rows',
-  },
+  panel: emptyPlace('fusePanel'),
 };
-
-/** What contacts are called by how the slots lie, until somebody names a landmark. */
-export const LANDMARKS: Record<Slot['lie'], readonly [string, string]> = {
-  tall: ['upper contact', 'lower contact'],
-  wide: ['door-side contact', 'inner contact'],
-};
-
-/** A place's id from its name: a short word that stands before every position. */
-export function placeId(name: string): string {
-  const word = name
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 20)
-    .replace(/-+$/, '');
-  return word === '' || word === 'harness' ? 'panel' : word;
-}
-
-/** The panel as far as what was typed can be read. */
-export function readPanel(draft: PanelDraft): TypedPanel {
-  const { family, lie, landmarkA, landmarkB, prefix, from, along } = draft;
-  const first = Number(draft.first);
-  return typedPanel(draft.text, {
-    id: placeId(draft.name),
-    family,
-    lie,
-    landmarks: [landmarkA, landmarkB],
-    clearance: 'clear',
-    numbering: { prefix, first: Number.isInteger(first) && first >= 0 ? first : 1, from, along },
-  });
-}
-
-/** The panel as a map, as it will be shown while probing. */
-export function panelMap(draft: PanelDraft, read: TypedPanel): Panel {
-  const { columns, rows, slots } = read;
-  const { name, location } = draft;
-  return { id: placeId(name), name, location, access: [], columns, rows, slots };
-}
 
 /** What a draft is sent as, or what is still wrong with it. */
 export type VehicleRequests =
   | {
       readonly ok: true;
       readonly model: ModelInput;
-      readonly panelId: string;
-      readonly panel: PanelInput;
+      /** Undefined where the slots are entered as one comes upon them. */
+      readonly panel: { readonly id: string; readonly input: PlaceInput } | undefined;
     }
   | { readonly ok: false; readonly problems: readonly FieldProblem[] };
+
+/** Whether nobody has typed anything of the panel yet. */
+export function isPanelLeft({ panel }: Pick<VehicleDraft, 'panel'>): boolean {
+  return panel.location.trim() === '' && panel.panel.text.trim() === '';
+}
 
 /** What a draft is sent as. */
 export function vehicleRequests(draft: VehicleDraft): VehicleRequests {
   const model = modelOf(draft);
-  const read = readPanel(draft.panel);
-  const panel = panelOf(draft.panel, read);
-  const [checkedModel, checkedPanel] = [validate(ModelInput, model), validate(PanelInput, panel)];
+  const checked = validate(ModelInput, model);
+  const panel = isPanelLeft(draft) ? undefined : readPlace(draft.panel, []);
   const problems = [
-    ...(checkedModel.ok ? [] : checkedModel.problems.map(spokenYear(model))),
+    ...(checked.ok ? [] : checked.problems.map(spokenYear(model))),
     ...(model.yearTo < model.yearFrom
       ? [{ path: 'yearTo', message: 'the last year lies before the first' }]
       : []),
-    ...read.problems.map(({ row, cell, message }) => ({
-      path: 'text',
-      message: `row ${row}, cell ${cell}: ${message}`,
-    })),
-    ...(checkedPanel.ok ? [] : checkedPanel.problems),
+    ...(panel?.problems ?? []),
   ];
-  return problems.length > 0
-    ? { ok: false, problems }
-    : { ok: true, model, panelId: placeId(draft.panel.name), panel };
+  if (problems.length > 0) return { ok: false, problems };
+  return { ok: true, model, panel };
 }
 
 /** What is no number is not told that it is too late a year. */
@@ -154,25 +85,4 @@ function modelOf(draft: VehicleDraft): ModelInput {
 
 function yearIn(text: string): number {
   return text.trim() === '' ? Number.NaN : Number(text);
-}
-
-function panelOf(draft: PanelDraft, read: TypedPanel): PanelInput {
-  const { family, lie, landmarkA, landmarkB } = draft;
-  return {
-    name: draft.name.trim(),
-    location: draft.location.trim(),
-    steps: [],
-    notes:
-      read.doubtful.length === 0
-        ? ''
-        : `Ratings that were hard to read: ${read.doubtful.join(', ')}.`,
-    look: { family, lie, landmarkA, landmarkB, clearance: 'clear' },
-    slots: read.slots.map(({ position, legend, ratingA, column, row }) => ({
-      position,
-      column,
-      row,
-      ...(legend === undefined ? {} : { legend }),
-      ...(ratingA === undefined ? {} : { ratingA }),
-    })),
-  };
 }

@@ -5,7 +5,7 @@ import {
   ReachPhaseRequest,
   validate,
 } from '@lucky-thread/contract';
-import { DeferRequest, ShowProofRequest } from '@lucky-thread/contract';
+import { DeferRequest, SeeSlotRequest, ShowProofRequest } from '@lucky-thread/contract';
 import fc from 'fast-check';
 import { planChanges } from '../../work/planChanges';
 import { newerJob } from '../newerJob';
@@ -20,6 +20,7 @@ const JOB = {
   planVersions: {},
   proofs: [{ id: 'p', feedId: 'a', kind: 'live', shownBy: '', shownAt: '', readingIds: [] }],
   harness: [],
+  seen: [],
   wiresVersion: null,
   deferred: [],
 } as unknown as JobView;
@@ -36,6 +37,10 @@ const CHANGES: readonly JobChangeBody[] = [
   { kind: 'plan', body: { feedId: 'a', plan: { feedId: 'a', sourceId: 'F2' } } },
   { kind: 'plan', body: { feedId: 'a', plan: null } },
   { kind: 'wires', body: { wires: [{ id: 'harness/W1', name: 'W1' }] } },
+  {
+    kind: 'slot',
+    body: { placeId: 'dash', position: 'F9', marks: { ratingA: 10 }, holds: 'model' },
+  },
   { kind: 'phase', body: { phase: 'size' } },
   { kind: 'defer', body: { place: 'crank', left: true } },
   { kind: 'proof', body: { feedId: 'a', kind: 'dead', readingIds: [] } },
@@ -57,6 +62,7 @@ describe('every change', () => {
     const classes = {
       plan: PutPlanRequest,
       wires: PutWiresRequest,
+      slot: SeeSlotRequest,
       phase: ReachPhaseRequest,
       defer: DeferRequest,
       proof: ShowProofRequest,
@@ -80,7 +86,7 @@ describe('every change', () => {
   });
 
   it('says what a refusal means where somebody can be faster', () => {
-    const [plan, , wires, phase] = commands(...CHANGES) as [JobCommand, ...JobCommand[]];
+    const [plan, , wires, , phase] = commands(...CHANGES) as [JobCommand, ...JobCommand[]];
     expect(staleWords(plan)).toMatch(/feed was planned otherwise/);
     expect(staleWords(wires as JobCommand)).toMatch(/wires were changed/);
     expect(staleWords(phase as JobCommand)).toBeUndefined();

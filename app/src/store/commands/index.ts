@@ -4,6 +4,7 @@ import type { Bodies, CommandKind, JobChangeBody, Made, Sent } from './jobComman
 import { phase } from './phase';
 import { plan } from './plan';
 import { proof, proofWithdrawal } from './proof';
+import { slot } from './slot';
 import { wires } from './wires';
 
 export type { JobChangeBody, Sent } from './jobCommand';
@@ -12,6 +13,7 @@ export type { JobChangeBody, Sent } from './jobCommand';
 const KINDS: { readonly [Kind in keyof Bodies]: CommandKind<Bodies[Kind]> } = {
   plan,
   wires,
+  slot,
   phase,
   defer,
   proof,

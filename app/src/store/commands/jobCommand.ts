@@ -3,6 +3,8 @@ import type {
   HarnessWireInput,
   JobView,
   Phase,
+  SeeSlotRequest,
+  SeenScope,
   ShowProofRequest,
 } from '@lucky-thread/contract';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
@@ -43,6 +45,12 @@ export interface Bodies {
     readonly plan: FeedPlanInput | null;
   };
   readonly wires: { readonly wires: readonly HarnessWireInput[] };
+  readonly slot: {
+    readonly placeId: string;
+    readonly position: string;
+    readonly marks: SeeSlotRequest['marks'];
+    readonly holds: SeenScope;
+  };
   readonly phase: { readonly phase: Phase };
   readonly defer: { readonly place: StitchPlace; readonly left: boolean };
   readonly proof: Omit<ShowProofRequest, 'at'>;

@@ -2,10 +2,11 @@ import type {
   DeviceInput,
   FeedRole,
   Phase,
+  SeenScope,
   SizingInput,
   SteeringSide,
 } from '@lucky-thread/contract';
-import { FEED_ROLES, PHASES } from '@lucky-thread/contract';
+import { FEED_ROLES, PHASES, SEEN_SCOPES } from '@lucky-thread/contract';
 import type { LeadFamily } from '@lucky-thread/core/choose';
 import type { ProofKind } from '@lucky-thread/core/prove';
 import { PROOF_KINDS } from '@lucky-thread/core/prove';
@@ -195,6 +196,35 @@ export const jobWires = pgTable(
       columns: [table.jobId, table.tapedWith],
       foreignColumns: [table.jobId, table.id],
     }),
+  ],
+);
+
+/** Slots as a job saw them where that differs from the model, with what the model said then. */
+export const jobSlots = pgTable(
+  'job_slots',
+  {
+    jobId: uuid()
+      .notNull()
+      .references(() => jobs.id),
+    sourceId: text().notNull(),
+    placeId: text().notNull(),
+    position: text().notNull(),
+    legend: text(),
+    ratingA: doublePrecision(),
+    /** Whether it was to hold for every car of the model. */
+    holds: text().$type<SeenScope>().notNull(),
+    /** What the model said before; both null where it knew no such slot. */
+    wasLegend: text(),
+    wasRatingA: doublePrecision(),
+    /** The change that it came with: who and when. */
+    commandId: uuid()
+      .notNull()
+      .references(() => commands.id),
+  },
+  (table) => [
+    primaryKey({ columns: [table.jobId, table.sourceId] }),
+    oneOf('job_slots_holds', table.holds, SEEN_SCOPES),
+    check('job_slots_rating', sql`${table.ratingA} > 0`),
   ],
 );
 

@@ -76,6 +76,8 @@ export const places = pgTable(
     notes: text().notNull().default(''),
     columns: integer().notNull().default(0),
     rows: integer().notNull().default(0),
+    /** Grows with every change of the place or its sources. */
+    version: integer().notNull().default(1),
   },
   (table) => [
     primaryKey({ columns: [table.modelId, table.id] }),
@@ -84,6 +86,7 @@ export const places = pgTable(
     oneOf('places_side', table.side, BODY_SIDES),
     check('places_grid', sql`${table.columns} >= 0 and ${table.rows} >= 0`),
     check('places_seconds', sql`${table.seconds} >= 0`),
+    check('places_version', sql`${table.version} > 0`),
   ],
 );
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { FUSE_FAMILY_FACTS } from './fuseFamily';
+import { FUSE_FAMILY_FACTS } from '../fuseFamily';
 import type { Corner, PanelGiven } from './typedPanel';
-import { CORNERS, numberAt, typedPanel } from './typedPanel';
+import { CORNERS, typedPanel } from './typedPanel';
 
 const GIVEN: PanelGiven = {
   id: 'dash',
@@ -9,7 +9,7 @@ const GIVEN: PanelGiven = {
   lie: 'tall',
   landmarks: ['door side', 'wheel side'],
   clearance: 'clear',
-  numbering: { prefix: 'F', first: 1, from: 'upper left', along: 'rows' },
+  numbering: { start: 'F1', from: 'upper left', along: 'rows' },
 };
 
 describe('a panel typed as it is read off its lid', () => {
@@ -91,27 +91,68 @@ describe('a panel typed as it is read off its lid', () => {
   });
 });
 
+describe('what a cell may say besides rating and legend', () => {
+  const only = (cell: string) => typedPanel(cell, GIVEN).slots[0];
+
+  it('names its position, and those after it count on from there', () => {
+    const { slots, problems } = typedPanel('10 ACC, 31: 15 CIG, -\nA: 10 HTR, 5', GIVEN);
+    expect(slots.map(({ position }) => position)).toEqual(['F1', '31', '32', 'A', 'B']);
+    expect(problems).toEqual([]);
+    expect(typedPanel('10, F1: 15', GIVEN).problems).toEqual([
+      { row: 1, cell: 2, message: expect.stringMatching(/F1 is there already/) },
+    ]);
+    expect(typedPanel('F/1: 10 ACC', GIVEN).problems).toHaveLength(1);
+  });
+
+  it('has a legend where nothing is fitted, and one with a comma in quotes', () => {
+    expect(only('- TRAILER')).toMatchObject({ ratingA: undefined, legend: 'TRAILER' });
+    expect(only('10 "RADIO, CLOCK"')).toMatchObject({ ratingA: 10, legend: 'RADIO, CLOCK' });
+    expect(only('10 "A"')).toMatchObject({ ratingA: 10, legend: 'A' });
+  });
+
+  it('differs in build, lie and room; its ratings are those of its own build', () => {
+    const { slots, problems } = typedPanel('10 ACC, 60 ABS {maxi wide tight}', GIVEN);
+    expect(problems).toEqual([]);
+    expect(slots[1]).toMatchObject({ family: 'maxi', lie: 'wide', clearance: 'tight' });
+    expect(slots[1]?.contacts[0].landmark).toBe('door-side contact');
+    expect(typedPanel('10 ACC {big}', GIVEN).problems[0]?.message).toMatch(/“big” says nothing/);
+    expect(typedPanel('10 ACC {maxi}', GIVEN).problems[0]?.message).toMatch(/no rating of maxi/);
+  });
+
+  it('stands for no position at all with an underscore, which takes no number', () => {
+    const { slots, columns } = typedPanel('10, _, 15\n_', GIVEN);
+    expect(slots.map(({ position, column }) => [position, column])).toEqual([
+      ['F1', 0],
+      ['F2', 2],
+    ]);
+    expect(columns).toBe(3);
+  });
+
+  it('keeps its number where it cannot be read: the others do not move up', () => {
+    expect(typedPanel('CIG, 10 ACC', GIVEN).slots.map(({ position }) => position)).toEqual(['F2']);
+  });
+});
+
 describe('the numbers of a panel', () => {
-  const corners = (from: Corner, along: 'rows' | 'columns') =>
-    [
-      [0, 0],
-      [0, 2],
-      [1, 0],
-      [1, 2],
-    ].map(([row = 0, column = 0]) =>
-      numberAt({ row, column, rows: 2, columns: 3 }, { prefix: '', first: 1, from, along }),
+  const numbers = (from: Corner, along: 'rows' | 'columns', lid = '10,10,10\n10,10,10') =>
+    typedPanel(lid, { ...GIVEN, numbering: { start: '1', from, along } }).slots.map(
+      ({ position }) => Number(position),
     );
 
   // Common practice: lids count along rows or columns, from whichever corner.
   it.each([
-    ['upper left', 'rows', [1, 3, 4, 6]],
-    ['upper right', 'rows', [3, 1, 6, 4]],
-    ['lower left', 'rows', [4, 6, 1, 3]],
-    ['lower right', 'rows', [6, 4, 3, 1]],
-    ['upper left', 'columns', [1, 5, 2, 6]],
-    ['lower right', 'columns', [6, 2, 5, 1]],
+    ['upper left', 'rows', [1, 2, 3, 4, 5, 6]],
+    ['upper right', 'rows', [3, 2, 1, 6, 5, 4]],
+    ['lower left', 'rows', [4, 5, 6, 1, 2, 3]],
+    ['lower right', 'rows', [6, 5, 4, 3, 2, 1]],
+    ['upper left', 'columns', [1, 3, 5, 2, 4, 6]],
+    ['lower right', 'columns', [6, 4, 2, 5, 3, 1]],
   ] as const)('begin at the %s, along %s', (from, along, wanted) => {
-    expect(corners(from, along)).toEqual(wanted);
+    expect(numbers(from, along)).toEqual(wanted);
+  });
+
+  it('count what is there: a short line leaves no gap', () => {
+    expect(numbers('upper left', 'rows', '10,10,10\n10\n10,10')).toEqual([1, 2, 3, 4, 5, 6]);
   });
 
   it('differ for every position, whichever way they run', () => {
@@ -119,17 +160,12 @@ describe('the numbers of a panel', () => {
       fc.property(
         fc.constantFrom(...CORNERS),
         fc.constantFrom('rows' as const, 'columns' as const),
-        fc.integer({ min: 1, max: 8 }),
-        fc.integer({ min: 1, max: 8 }),
-        (from, along, rows, columns) => {
-          const numbers = Array.from({ length: rows * columns }, (_, index) =>
-            numberAt(
-              { row: Math.floor(index / columns), column: index % columns, rows, columns },
-              { prefix: '', first: 1, from, along },
-            ),
-          );
-          expect([...numbers].sort((left, right) => left - right)).toEqual(
-            numbers.map((_, index) => index + 1),
+        fc.array(fc.integer({ min: 1, max: 8 }), { minLength: 1, maxLength: 8 }),
+        (from, along, lengths) => {
+          const lid = lengths.map((length) => Array(length).fill('10').join(',')).join('\n');
+          const found = numbers(from, along, lid);
+          expect([...found].sort((left, right) => left - right)).toEqual(
+            found.map((_, index) => index + 1),
           );
         },
       ),

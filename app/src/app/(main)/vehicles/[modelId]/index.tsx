@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { ModelScreen } from '../../../features/vehicles/ModelScreen';
+import { ModelScreen } from '../../../../features/vehicles/ModelScreen';
 
 /** One vehicle model. */
 export default function ModelRoute() {

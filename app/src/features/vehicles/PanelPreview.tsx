@@ -1,0 +1,39 @@
+import type { Verdict } from '@lucky-thread/core/identify';
+import type { TypedPanel } from '@lucky-thread/core/vehicle';
+import { View } from 'react-native';
+import { FusePanel } from '../../panel/FusePanel';
+import { Words } from '../../ui/Words';
+import { panelMap } from './drafts/panelDraft';
+
+/** Props of {@link PanelPreview}. */
+export interface PanelPreviewProps {
+  readonly id: string;
+  readonly name: string;
+  readonly location: string;
+  readonly panel: TypedPanel;
+  readonly touchedId: string | undefined;
+  readonly onTouch: (sourceId: string) => void;
+}
+
+const NO_VERDICTS: ReadonlyMap<string, Verdict> = new Map();
+const NONE: ReadonlySet<string> = new Set();
+
+/** The panel as it will be probed, with how much of it is there. */
+export function PanelPreview({ panel, touchedId, onTouch, ...head }: PanelPreviewProps) {
+  const fitted = panel.slots.filter((slot) => slot.ratingA !== undefined).length;
+  return (
+    <View testID="panel-preview">
+      <Words kind="small" soft>
+        {`${panel.slots.length} positions, ${fitted} with a fuse. Numbers and places as on the lid? Touch one to change it.`}
+      </Words>
+      <FusePanel
+        panel={panelMap(head, panel)}
+        verdicts={NO_VERDICTS}
+        selectedId={touchedId}
+        wantedIds={NONE}
+        loggedIds={NONE}
+        onTouch={onTouch}
+      />
+    </View>
+  );
+}

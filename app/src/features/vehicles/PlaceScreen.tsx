@@ -1,0 +1,212 @@
+import type { FieldProblem, ModelView } from '@lucky-thread/contract';
+import { modelName } from '@lucky-thread/contract';
+import type { PlaceKind } from '@lucky-thread/core/vehicle';
+import { PLACE_KINDS, PLACE_KIND_NAMES } from '@lucky-thread/core/vehicle';
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { useDropPlaceMutation, useModelQuery, usePutPlaceMutation } from '../../store/api';
+import { useKeptDraft } from '../../store/keptDraft';
+import { problemOf, problemText } from '../../store/problemText';
+import { ActionButton } from '../../ui/ActionButton';
+import { Caution } from '../../ui/Caution';
+import { Screen } from '../../ui/Screen';
+import { Failed, Loading } from '../../ui/States';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+import type { PlaceDraft } from './drafts/placeDraft';
+import { draftOf, emptyPlace, readPlace } from './drafts/placeDraft';
+import { PlaceEntry } from './PlaceEntry';
+import { PlaceHeadFields } from './PlaceHeadFields';
+import { Problems } from './Problems';
+import { useUndo } from './useUndo';
+
+/** Props of {@link PlaceScreen}. */
+export interface PlaceScreenProps {
+  readonly modelId: string;
+  /** The place that is put right; undefined for a new one. */
+  readonly placeId?: string | undefined;
+  /** What sort of place a new one is. */
+  readonly kind?: string | undefined;
+}
+
+/** A place of a vehicle is entered or put right. */
+export function PlaceScreen({ modelId, placeId, kind }: PlaceScreenProps) {
+  const model = useModelQuery(modelId);
+  if (model.isError)
+    return <Failed what="The vehicle model" onRetry={() => void model.refetch()} />;
+  if (model.data === undefined) return <Loading what="the vehicle model" />;
+  const place = model.data.places.find((one) => one.id === placeId);
+  if (placeId !== undefined && place === undefined)
+    return <Failed what="That place" onRetry={() => void model.refetch()} />;
+  const newKind = PLACE_KINDS.find((one) => one === kind) ?? 'fusePanel';
+  const initial = place === undefined ? emptyPlace(newKind) : draftOf(place);
+  return <Form key={`${initial.kind} ${placeId ?? 'new'}`} model={model.data} initial={initial} />;
+}
+
+function Form({ model, initial }: { readonly model: ModelView; readonly initial: PlaceDraft }) {
+  const name = `place ${model.id} ${initial.id ?? initial.kind}`;
+  const { draft, setDraft, forget, wasKept } = useKeptDraft(name, initial);
+  const isOvertaken = initial.base !== draft.base;
+  const { changing, undo } = useUndo(setDraft);
+  const [problems, setProblems] = useState<readonly FieldProblem[]>([]);
+  const read = useMemo(() => readPlace(draft, model.places), [draft, model.places]);
+  const saving = useSavePlace(model, forget);
+  const change = (changed: Partial<PlaceDraft>, step: string): void => {
+    changing(draft, step);
+    setDraft({ ...draft, ...changed });
+  };
+  const save = (): void => {
+    setProblems(read.problems);
+    if (read.problems.length === 0) void saving.save(read.id, read.input);
+  };
+  return (
+    <Screen
+      testID="place"
+      roomy
+      bottom={
+        <View style={styles.stack}>
+          <Problems problems={problems} testID="place-problems" />
+          {saving.refusal !== undefined && (
+            <Caution testID="place-refusal">{saving.refusal}</Caution>
+          )}
+          {isOvertaken && (
+            <Overtaken
+              onTheirs={() => change(initial, 'theirs')}
+              onMine={() => setDraft({ ...draft, base: initial.base })}
+            />
+          )}
+          <View style={styles.row}>
+            <ActionButton
+              kind="quiet"
+              label="Undo"
+              testID="undo-entry"
+              disabled={undo === undefined}
+              onPress={() => undo?.()}
+            />
+            <ActionButton
+              kind="next"
+              label={
+                initial.id === undefined ? `Save this ${kindName(draft.kind)}` : 'Save the changes'
+              }
+              testID="save-place"
+              style={styles.grow}
+              disabled={saving.busy || isOvertaken}
+              onPress={save}
+            />
+          </View>
+        </View>
+      }
+    >
+      <View>
+        <Words kind="title">
+          {initial.id === undefined ? `Another ${kindName(draft.kind)}` : draft.name}
+        </Words>
+        <Words soft>{modelName(model)}</Words>
+        {wasKept && (
+          <Words kind="small" testID="kept-draft">
+            This goes on with what was typed here before and not saved.
+          </Words>
+        )}
+      </View>
+      <PlaceHeadFields
+        draft={draft}
+        problems={problems}
+        onDraft={(changed) => change(changed, Object.keys(changed).join())}
+      />
+      <PlaceEntry draft={draft} read={read} problems={problems} onDraft={change} />
+      {initial.id !== undefined && (
+        <DropPlace name={draft.name} onDrop={() => void saving.drop(read.id)} />
+      )}
+    </Screen>
+  );
+}
+
+function kindName(kind: PlaceKind): string {
+  return PLACE_KIND_NAMES[kind];
+}
+
+/** Saves or takes away, then goes back to the vehicle. */
+function useSavePlace(model: ModelView, forget: () => void) {
+  const router = useRouter();
+  const [put, putting] = usePutPlaceMutation();
+  const [take, taking] = useDropPlaceMutation();
+  const [refusal, setRefusal] = useState<string>();
+  const done = (error: unknown): void => {
+    setRefusal(error === undefined ? undefined : refusalText(error));
+    if (error !== undefined) return;
+    forget();
+    router.replace(`/vehicles/${model.id}`);
+  };
+  return {
+    refusal,
+    busy: putting.isLoading || taking.isLoading,
+    save: async (placeId: string, body: Parameters<typeof put>[0]['body']) =>
+      done((await put({ modelId: model.id, placeId, body })).error),
+    drop: async (placeId: string) => done((await take({ modelId: model.id, placeId })).error),
+  };
+}
+
+/** That somebody was faster is said by {@link Overtaken}, with what can be done. */
+function refusalText(error: unknown): string | undefined {
+  return problemOf(error)?.type === 'stale' ? undefined : problemText(error);
+}
+
+/** Somebody changed the place while it was being typed: theirs, or mine over theirs. */
+function Overtaken(props: { readonly onTheirs: () => void; readonly onMine: () => void }) {
+  return (
+    <View style={styles.stack} role="alert" testID="overtaken">
+      <Words kind="small">
+        Somebody changed this place while you typed. What you typed is still here.
+      </Words>
+      <View style={styles.row}>
+        <ActionButton
+          label="Look at theirs"
+          testID="take-theirs"
+          style={styles.grow}
+          onPress={props.onTheirs}
+        />
+        <ActionButton
+          label="Mine is right"
+          testID="keep-mine"
+          style={styles.grow}
+          onPress={props.onMine}
+        />
+      </View>
+    </View>
+  );
+}
+
+/** Taking a place away asks once more. */
+function DropPlace({ name, onDrop }: { readonly name: string; readonly onDrop: () => void }) {
+  const [asked, setAsked] = useState(false);
+  if (!asked)
+    return (
+      <ActionButton
+        kind="quiet"
+        label="Take this place away…"
+        testID="drop-place"
+        onPress={() => setAsked(true)}
+      />
+    );
+  return (
+    <View style={styles.stack}>
+      <Words>{`Take ${name} away with all that it holds? What readings or tap points refer to stays.`}</Words>
+      <View style={styles.row}>
+        <ActionButton
+          label="Keep it"
+          testID="keep-place"
+          style={styles.grow}
+          onPress={() => setAsked(false)}
+        />
+        <ActionButton label="Take it away" testID="drop-place-now" onPress={onDrop} />
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  stack: { gap: SPACE.s },
+  row: { flexDirection: 'row', gap: SPACE.s },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,22 @@
+import { readLabel } from './readLabel';
+import { legendsFor } from './legendsFor';
+
+describe('legends to look for', () => {
+  // Common practice: which circuits installers look for on a lid.
+  it.each([
+    ['constant', 'BAT'],
+    ['switched', 'ACC'],
+    ['illumination', 'ILLUM'],
+  ] as const)('for a %s feed there is %s among them', (role, legend) => {
+    expect(legendsFor(role, 6)).toContain(legend);
+  });
+
+  it('are harmless, all different, and no more than asked for', () => {
+    for (const role of ['constant', 'switched', 'illumination'] as const) {
+      const found = legendsFor(role, 5);
+      expect(new Set(found).size).toBe(found.length);
+      expect(found.length).toBeLessThanOrEqual(5);
+      for (const legend of found) expect(readLabel(legend).safety).toBe('free');
+    }
+  });
+});
