@@ -35,7 +35,7 @@ export class PutPlanRequest extends VersionedHead {
 /** The bunch of cut wires as it lies there. */
 export class PutWiresRequest extends VersionedHead {
   /** All of them, in order. */
-  @NestedList(() => HarnessWireInput, { max: 40 })
+  @NestedList(() => HarnessWireInput, { max: 120 })
   @UniqueBy<HarnessWireInput>('id', 'a wire is there twice')
   wires!: HarnessWireInput[];
 }

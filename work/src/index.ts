@@ -13,12 +13,15 @@ export { setsInputOf } from './setsInput';
 export { sheetGivenOf } from './sheetGiven';
 export {
   BUNCH_PLACE,
-  bunchOf,
+  bunchesOf,
+  closedPlaces,
   jobSourcesOf,
   loomsOf,
   panelsOf,
+  placeIdOf,
   slotsOf,
   sourcesOf,
+  wiresAt,
 } from './sources';
 export type { Placed, PlacedSource, SourcesOf } from './sources';
 export { foundPanel, panelInHand, seenBy, seenId, withSlot } from './seen';

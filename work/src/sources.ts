@@ -28,18 +28,46 @@ export function panelsOf({ places }: Placed): Panel[] {
   return panelsIn(places);
 }
 
-/** The wires of a model's looms as a job lays them out; empty where none is known. */
-export function bunchOf({ places }: Placed): HarnessWireInput[] {
-  return places
-    .filter((place) => place.kind === 'loom')
-    .flatMap((place) => place.sources)
-    .filter((source) => source.kind === 'wire')
-    .map(({ id, name, colour, tapedWith }) => ({
+/** The wires of a place as a job lays them open. */
+export function wiresAt({ sources }: Pick<Place, 'sources'>): HarnessWireInput[] {
+  return sources.filter(isConductor).map(({ id, name, colour, seenColour, tapedWith }) => {
+    const seen = seenColour ?? colour;
+    return {
       id,
       name,
-      ...(colour === undefined ? {} : { colour }),
+      ...(seen === undefined ? {} : { colour: seen }),
       ...(tapedWith === undefined ? {} : { tapedWith }),
-    }));
+    };
+  });
+}
+
+/** Connectors and looms of the model that nobody has laid open on this job. */
+export function closedPlaces({ job, model }: Omit<SourcesOf, 'taps'>): Place[] {
+  const open = new Set(job.harness.map((wire) => wire.id));
+  return model.places.filter(({ sources }) => {
+    const wires = sources.filter(isConductor);
+    return wires.length > 0 && !wires.some((wire) => open.has(wire.id));
+  });
+}
+
+/** Bunches that a job can search wire by wire: the model's looms and connectors, and wires that only the job knows. */
+export function bunchesOf({ job, model }: Omit<SourcesOf, 'taps'>): {
+  readonly id: string;
+  readonly name: string;
+}[] {
+  const known = model.places.filter(({ sources }) => sources.some(isConductor));
+  const hasOwn = known.some((place) => place.id === BUNCH_PLACE);
+  // What the job laid open comes first.
+  const open = new Set(job.harness.map((wire) => placeIdOf(wire.id)));
+  const all = [...known, ...(hasOwn ? [] : [{ id: BUNCH_PLACE, name: BUNCH_NAME }])];
+  return [...all.filter(({ id }) => open.has(id)), ...all.filter(({ id }) => !open.has(id))].map(
+    ({ id, name }) => ({ id, name }),
+  );
+}
+
+/** The place that a source lies in, by its id. */
+export function placeIdOf(sourceId: string): string {
+  return sourceId.split('/')[0] ?? '';
 }
 
 /** A wire of the job as a source: what the model knows of it, and what was seen here over that. */

@@ -7,7 +7,8 @@ import type { Reading, Verdict } from '@lucky-thread/core/identify';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import { PARKED, stateAt } from '@lucky-thread/core/vehicle';
 import {
-  bunchOf,
+  bunchesOf,
+  closedPlaces,
   feedSizeOf,
   findSessionOf,
   isAtWire,
@@ -19,6 +20,7 @@ import {
   sheetGivenOf,
   tappedFeeds,
   titleOf,
+  wiresAt,
 } from './index';
 
 const MODEL = {
@@ -83,7 +85,7 @@ describe('the wires of a job', () => {
     expect(sources.map((source) => source.id)).toEqual(['harness/W3', 'harness/W9']);
     expect(sources.map(titleOf)).toEqual(['W3 WH', 'W9']);
     expect(sources[0]).toMatchObject({ colour: 'YE', seenColour: 'WH' });
-    expect(bunchOf(MODEL)).toHaveLength(3);
+    expect(MODEL.places.flatMap(wiresAt)).toHaveLength(3);
   });
 
   it('and those that another job logged, though the loom is still shut', () => {
@@ -94,6 +96,43 @@ describe('the wires of a job', () => {
     expect(loomsOf({ ...shut, taps })).toMatchObject([
       { name: 'Behind the radio', wires: [{ id: 'harness/W1' }] },
     ]);
+  });
+
+  it('lie in bunches: those that are open, and places that nobody has opened', () => {
+    const radio = {
+      ...MODEL.places[0],
+      id: 'radio',
+      kind: 'connector',
+      name: 'Radio connector',
+      sources: [
+        {
+          kind: 'cavity',
+          id: 'radio/1',
+          name: '1',
+          column: 0,
+          row: 0,
+          colour: 'PK',
+          seenColour: 'WH',
+        },
+      ],
+    };
+    const panel = { ...radio, id: 'dash', kind: 'fusePanel', sources: [] };
+    const model = { places: [radio, panel, ...MODEL.places] } as unknown as ModelView;
+    expect(closedPlaces({ job: JOB, model }).map(({ id }) => id)).toEqual(['radio']);
+    expect(bunchesOf({ job: JOB, model }).map(({ id }) => id)).toEqual(['harness', 'radio']);
+    const shut = { ...JOB, harness: [] };
+    expect(bunchesOf({ job: shut, model }).map(({ id }) => id)).toEqual(['radio', 'harness']);
+    // Wires that only the job knows have a bunch of their own where the model has none.
+    const bare = { places: [] } as unknown as ModelView;
+    expect(bunchesOf({ job: shut, model: bare })).toEqual([
+      { id: 'harness', name: 'Bunch of wires' },
+    ]);
+    const open = wiresAt(model.places[0] as (typeof model.places)[number]);
+    // What is laid open is the wire as one sees it.
+    expect(open).toEqual([{ id: 'radio/1', name: '1', colour: 'WH' }]);
+    const laid = { ...JOB, harness: open };
+    const cavity = jobSourcesOf({ job: laid, model }).find(({ source }) => source.id === 'radio/1');
+    expect(cavity?.source).toMatchObject({ kind: 'cavity', colour: 'PK', seenColour: 'WH' });
   });
 
   it('cost the work of getting at them until one of them is read or laid open', () => {

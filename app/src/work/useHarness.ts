@@ -13,6 +13,7 @@ import { useSteady } from '../workers/useSteady';
 import type { ReadingRow } from './jobReadings';
 import { useJobReadings, coreReadings } from './jobReadings';
 import type { JobContext } from '@lucky-thread/work';
+import { placeIdOf } from '@lucky-thread/work';
 
 /** Everything the harness screen knows. */
 export interface HarnessFinding {
@@ -41,10 +42,19 @@ export const AT_REST: HarnessBench = {
   family: 'factory',
 };
 
-/** Readings of a job's bunch of wires, and what the identification makes of them. */
-export function useHarness(context: JobContext, bench: HarnessBench): HarnessFinding {
+/** Readings of one of a job's bunches of wires, and what the identification makes of them. */
+export function useHarness(
+  context: JobContext,
+  bench: HarnessBench,
+  placeId: string,
+): HarnessFinding {
   const { rows: all } = useJobReadings(context.job.id);
-  const { harness } = context.job;
+  const whole = context.job.harness;
+  // One bunch at a time: that it holds one constant or two wires a speaker says nothing of another.
+  const harness = useMemo(
+    () => whole.filter((wire) => placeIdOf(wire.id) === placeId),
+    [whole, placeId],
+  );
   const rows = useMemo(
     () => all.filter((row) => harness.some((wire) => wire.id === row.sourceId)),
     [all, harness],

@@ -5,7 +5,7 @@ import os from 'node:os';
 import path from 'node:path';
 import type { JobView, MatrixCell, ModelView, ReadingView } from '@lucky-thread/contract';
 import { matrixOf } from '@lucky-thread/contract';
-import { bunchOf, panelsOf } from '@lucky-thread/work';
+import { panelsOf, wiresAt } from '@lucky-thread/work';
 import { getTableColumns, getTableName } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/node-postgres';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
@@ -155,7 +155,7 @@ describe('a filled database of the version before', () => {
     const { panels, bunch, handbook, ...before } = OLD.models[id] as OldModel;
     expect(now).toMatchObject(before);
     expect(panelsOf(now)).toMatchObject(panels);
-    expect(bunchOf(now)).toEqual(bunch);
+    expect(now.places.flatMap(wiresAt)).toEqual(bunch);
     expect(now.handbook).toEqual(handbook.map(renamed));
   });
 

@@ -2,7 +2,7 @@ import { once } from 'node:events';
 import { stateAt } from '@lucky-thread/core/vehicle';
 import { v7 as uuidv7 } from 'uuid';
 import WebSocket from 'ws';
-import { bunchOf } from '@lucky-thread/work';
+import { wiresAt } from '@lucky-thread/work';
 import type { TestServer, Visitor } from '../testing/testServer';
 import { startTestServer } from '../testing/testServer';
 
@@ -64,7 +64,8 @@ describe('the simulated meter', () => {
 
   it('measures ohms and pops on the bunch behind the radio', async () => {
     const job = await visitor.job();
-    const wires = bunchOf(await visitor.model('Longboat')).map((wire) => wire.id);
+    const { places } = await visitor.model('Longboat');
+    const wires = places.flatMap(wiresAt).map((wire) => wire.id);
     const answers = await talk(job.id, [
       ...wires.flatMap((id) => [`SIM:PROB "${id}"`, 'MEAS:RES?']),
       `SIM:POP? "${wires[0] ?? ''}","${wires[1] ?? ''}"`,

@@ -15,7 +15,8 @@ import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import { useSteadyList } from '../../workers/useSteady';
 import type { JobContext } from '@lucky-thread/work';
-import { jobSourcesOf, loomsOf, panelsOf } from '@lucky-thread/work';
+import { closedPlaces, jobSourcesOf, loomsOf, panelsOf, wiresAt } from '@lucky-thread/work';
+import { useJobChange } from '../../work/useJobChange';
 import { FindTools } from './FindTools';
 import { FusePanel } from '../../panel/FusePanel';
 import { HandbookEntry } from './HandbookEntry';
@@ -125,6 +126,7 @@ function sourceOf(verdict: Verdict): string {
 function PanelMap({ context, finding, onInHand }: PartProps & { readonly onInHand: () => void }) {
   const dispatch = useAppDispatch();
   const { job, model, taps } = context;
+  const change = useJobChange(job);
   const { probing, advice } = finding;
   const jobId = job.id;
   const [panelId, setPanelId] = useState<string>();
@@ -177,6 +179,14 @@ function PanelMap({ context, finding, onInHand }: PartProps & { readonly onInHan
           <LegendsToFind context={context} />
         </>
       )}
+      {closedPlaces(context).map((place) => (
+        <ActionButton
+          key={place.id}
+          label={`${place.name}, ${place.sources.length} wires: lay it open`}
+          testID={`lay-open-${place.id}`}
+          onPress={() => change.setWires([...job.harness, ...wiresAt(place)])}
+        />
+      ))}
       {looms.map((loom) => (
         <WireStrip
           key={loom.id}

@@ -1,8 +1,10 @@
+import type { HarnessWireInput } from '@lucky-thread/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { takeReading, withdraw } from '../../store/outbox';
 import { useAppDispatch } from '../../store/store';
 import { ActionButton } from '../../ui/ActionButton';
+import { Choice } from '../../ui/Choice';
 import { useWide } from '../../ui/Screen';
 import { NotWorkedOut } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
@@ -15,7 +17,7 @@ import { readingRequest } from '../../meter/readingRequest';
 import { StateSwitches } from '../../instruments/StateSwitches';
 import { useTakeReading } from '../../work/useTakeReading';
 import type { JobContext } from '@lucky-thread/work';
-import { bunchOf } from '@lucky-thread/work';
+import { BUNCH_PLACE, bunchesOf, placeIdOf, wiresAt } from '@lucky-thread/work';
 import { useJobChange } from '../../work/useJobChange';
 import { nextState } from '@lucky-thread/core/vehicle';
 import { HarnessDock } from './HarnessDock';
@@ -33,8 +35,13 @@ export function HarnessScreen({ context }: { readonly context: JobContext }) {
   const change = useJobChange(context.job);
   const [bench, setBench] = useState<HarnessBench>(AT_REST);
   const [selectedId, setSelectedId] = useState<string>();
-  const finding = useHarness(context, bench);
-  const { harness } = context.job;
+  const bunches = bunchesOf(context);
+  const [chosen, setChosen] = useState<string>();
+  const placeId = bunches.find((one) => one.id === chosen)?.id ?? bunches[0]?.id ?? BUNCH_PLACE;
+  const finding = useHarness(context, bench, placeId);
+  const harness = context.job.harness.filter((wire) => placeIdOf(wire.id) === placeId);
+  const others = context.job.harness.filter((wire) => placeIdOf(wire.id) !== placeId);
+  const lay = (wires: readonly HarnessWireInput[]): void => change.setWires([...others, ...wires]);
   const wide = useWide();
   const history = (
     <>
@@ -48,6 +55,18 @@ export function HarnessScreen({ context }: { readonly context: JobContext }) {
   );
   const list = (
     <>
+      {bunches.length > 1 && (
+        <Choice
+          label="Which bunch"
+          testID="bunch"
+          options={bunches.map(({ id, name }) => ({ value: id, label: name }))}
+          value={placeId}
+          onChange={(id) => {
+            setChosen(id);
+            setSelectedId(undefined);
+          }}
+        />
+      )}
       <StateSwitches
         state={bench.state}
         onChange={(one) => setBench({ ...bench, state: nextState(bench.state, one) })}
@@ -67,11 +86,11 @@ export function HarnessScreen({ context }: { readonly context: JobContext }) {
         <Unproved ids={finding.advice.unproved} wires={finding.session.wires} />
       )}
       <HarnessLimits bench={bench} onBench={setBench} />
-      <WireEditor
-        wires={harness}
-        known={bunchOf(context.model)}
-        onWires={(wires) => change.setWires(wires)}
-      />
+      {placeId === BUNCH_PLACE ? (
+        <WireEditor wires={harness} known={knownAt(context, placeId)} onWires={lay} />
+      ) : (
+        <LayOpen known={knownAt(context, placeId)} open={harness.length} onWires={lay} />
+      )}
       {change.problem !== undefined && <Words kind="small">✕ {change.problem}</Words>}
       {!wide && history}
     </>
@@ -93,6 +112,30 @@ export function HarnessScreen({ context }: { readonly context: JobContext }) {
     <WithDock testID="harness" dock={dock}>
       {list}
     </WithDock>
+  );
+}
+
+/** The wires of a place as the model has them. */
+function knownAt({ model }: JobContext, placeId: string): HarnessWireInput[] {
+  const place = model.places.find((one) => one.id === placeId);
+  return place === undefined ? [] : wiresAt(place);
+}
+
+/** A loom or connector of the model is laid open as it was entered; what it holds is put right with the vehicle. */
+function LayOpen(props: {
+  readonly known: readonly HarnessWireInput[];
+  readonly open: number;
+  readonly onWires: (wires: readonly HarnessWireInput[]) => void;
+}) {
+  const { known, open } = props;
+  if (open === known.length) return null;
+  return (
+    <ActionButton
+      kind={open === 0 ? 'next' : 'plain'}
+      label={`Lay its ${known.length} wires open`}
+      testID="lay-open"
+      onPress={() => props.onWires(known)}
+    />
   );
 }
 
