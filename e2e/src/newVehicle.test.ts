@@ -53,7 +53,7 @@ it('enters a car that nobody has met by typing its lid, and probes it', async ()
   await visitor.type('vehicle-make', 'Tern');
   await visitor.type('vehicle-model', 'Skua');
   await visitor.type('vehicle-yearFrom', '2019');
-  await visitor.type('panel-location', 'Driver’s footwell');
+  await visitor.type('place-location', 'Driver’s footwell');
   await visitor.type('panel-text', '10 ACC, 11 CIG');
   await visitor.textIs('panel-text-below', /row 1, cell 2: 11 A is no rating/);
   await visitor.type('panel-text', LID);
@@ -80,7 +80,7 @@ it('keeps what was typed on a wide screen, numbers from another corner, and is a
   await visitor.type('vehicle-make', 'Tern');
   await visitor.type('vehicle-model', 'Gannet');
   await visitor.type('vehicle-yearFrom', '2020');
-  await visitor.type('panel-location', 'Boot, left');
+  await visitor.type('place-location', 'Boot, left');
   await visitor.type('panel-text', LID);
   await visitor.touch('panel-lay');
   await visitor.touch('from-lower right');
@@ -105,7 +105,7 @@ it('has a panel of 24 positions ready for probing within 90 s by typing', async 
   await typist.type('vehicle-make', 'Tern');
   await typist.type('vehicle-model', 'Fulmar 2');
   await typist.type('vehicle-yearFrom', '2019');
-  await typist.type('panel-location', 'Driver’s footwell');
+  await typist.type('place-location', 'Driver’s footwell');
   await typist.type('panel-text', WHOLE_LID);
   await typist.touch('save-vehicle');
   await typist.touch('device-Dashcam');

@@ -22,7 +22,7 @@ export function SwatchPad(props: {
         <TouchableRipple
           key={code}
           role="button"
-          aria-label={WIRE_COLOURS[code]}
+          aria-label={`${code}, ${WIRE_COLOURS[code]}`}
           testID={`swatch-${code}`}
           onPress={() => props.onPick(code)}
           style={[styles.key, { borderColor: palette.line, backgroundColor: palette.raised }]}

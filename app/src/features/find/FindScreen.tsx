@@ -1,5 +1,5 @@
 import { toCoreReading } from '@lucky-thread/contract';
-import type { Verdict } from '@lucky-thread/core/identify';
+import type { FindAdvice, Verdict } from '@lucky-thread/core/identify';
 import type { SlotSource } from '@lucky-thread/core/vehicle';
 import { nameOf } from '@lucky-thread/core/vehicle';
 import { useCallback, useMemo, useState } from 'react';
@@ -55,11 +55,22 @@ export function FindScreen({ context, onFilled }: FindScreenProps) {
         onLimit={(places, left) => defer(places, left)}
       />
     ),
-    map: <PanelMap context={context} finding={finding} onInHand={() => setInHand(true)} />,
+    map: (
+      <PanelMap
+        context={context}
+        finding={finding}
+        onInHand={inHand ? undefined : () => setInHand(true)}
+      />
+    ),
     dock: inHand ? (
       <SlotInHand context={context} onDone={() => setInHand(false)} />
     ) : (
-      <ProbeDock context={context} finding={finding} onFilled={onFilled} />
+      <ProbeDock
+        context={context}
+        finding={finding}
+        onFilled={onFilled}
+        onInHand={context.model.simulated ? undefined : () => setInHand(true)}
+      />
     ),
     verdict: <SelectedVerdict context={context} finding={finding} />,
     history: <History context={context} finding={finding} />,
@@ -123,7 +134,11 @@ function sourceOf(verdict: Verdict): string {
   return verdict.sourceId;
 }
 
-function PanelMap({ context, finding, onInHand }: PartProps & { readonly onInHand: () => void }) {
+function PanelMap({
+  context,
+  finding,
+  onInHand,
+}: PartProps & { readonly onInHand: (() => void) | undefined }) {
   const dispatch = useAppDispatch();
   const { job, model, taps } = context;
   const change = useJobChange(job);
@@ -169,16 +184,10 @@ function PanelMap({ context, finding, onInHand }: PartProps & { readonly onInHan
           onTouch={touch}
         />
       )}
-      {!model.simulated && (
-        <>
-          <ActionButton
-            label="A slot that is not here…"
-            testID="slot-not-here"
-            onPress={onInHand}
-          />
-          <LegendsToFind context={context} />
-        </>
+      {!model.simulated && onInHand !== undefined && (
+        <ActionButton label="A slot that is not here…" testID="slot-not-here" onPress={onInHand} />
       )}
+      {isGrowing(context, advice) && <LegendsToFind context={context} />}
       {closedPlaces(context).map((place) => (
         <ActionButton
           key={place.id}
@@ -200,6 +209,12 @@ function PanelMap({ context, finding, onInHand }: PartProps & { readonly onInHan
       ))}
     </View>
   );
+}
+
+/** Whether more of the lid would help: slots came one by one, or nothing that is entered can serve. */
+function isGrowing({ model, job }: JobContext, advice: FindAdvice | undefined): boolean {
+  if (model.simulated) return false;
+  return panelsOf(model).length === 0 || job.seen.length > 0 || advice?.next.kind === 'exhausted';
 }
 
 function SelectedVerdict({ context, finding }: PartProps) {

@@ -19,6 +19,8 @@ export interface NextDockProps {
   readonly onArrived: (state: VehicleState, firstSlotId: string | undefined) => void;
   readonly onDefer: (place: StitchPlace, deferred: boolean) => void;
   readonly onFilled: () => void;
+  /** Enters another slot; undefined where there are no others. */
+  readonly onMore?: (() => void) | undefined;
   /** Where the handbook's words on a slot are entered. */
   readonly lookUp: (sourceId: string) => ReactNode;
 }
@@ -81,7 +83,14 @@ function NextButtons(props: NextDockProps & { readonly next: NextAction }) {
     case 'handbook':
       return <>{props.lookUp(next.sourceId)}</>;
     case 'exhausted':
-      return null;
+      return props.onMore === undefined ? null : (
+        <ActionButton
+          kind="next"
+          label="Enter another slot"
+          testID="enter-another"
+          onPress={props.onMore}
+        />
+      );
     case 'visit': {
       const { place, state, sourceIds } = next.visit;
       if (placeOf(props.state) === place) return null;

@@ -27,6 +27,8 @@ export interface ProbeDockProps {
   readonly finding: Finding;
   /** Every feed has a source and the user goes on. */
   readonly onFilled: () => void;
+  /** A slot that nobody has entered is in hand; undefined where the car has only the slots that are there. */
+  readonly onInHand?: (() => void) | undefined;
 }
 
 /** A source of the job by its id: a slot of the model, or a wire that the job has laid open. */
@@ -39,7 +41,7 @@ export function useSource(context: JobContext, id: string | undefined): Source |
 }
 
 /** Where to go next, and the pad for the source in hand. */
-export function ProbeDock({ context, finding, onFilled }: ProbeDockProps) {
+export function ProbeDock({ context, finding, onFilled, onInHand }: ProbeDockProps) {
   const dispatch = useAppDispatch();
   const { probing, advice, thinking } = finding;
   const jobId = context.job.id;
@@ -62,6 +64,7 @@ export function ProbeDock({ context, finding, onFilled }: ProbeDockProps) {
           follow(sourceId);
         }}
         onDefer={(place, left) => defer([place], left)}
+        onMore={onInHand}
         lookUp={(sourceId) => <LookUp model={context.model} sourceId={sourceId} />}
       />
       <HeavyFeeds heavy={heavy} />
@@ -97,7 +100,7 @@ function LookUp({
 }
 
 function SourcePad(
-  props: Omit<ProbeDockProps, 'onFilled'> & {
+  props: Omit<ProbeDockProps, 'onFilled' | 'onInHand'> & {
     readonly source: Source;
     readonly onTaken: () => void;
   },

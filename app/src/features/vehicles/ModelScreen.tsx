@@ -33,7 +33,7 @@ export function ModelScreen({ modelId }: { readonly modelId: string }) {
           {`${modelYears(view)}, ${view.keyType}, ${view.steering.join(' or ')}-hand drive`}
         </Words>
       </View>
-      <Places model={view} />
+      {logged.length === 0 && <Places model={view} />}
       <Words kind="heading">Tap points</Words>
       {logged.length === 0 ? (
         <Empty
@@ -56,6 +56,7 @@ export function ModelScreen({ modelId }: { readonly modelId: string }) {
         />
       )}
       <CsvExchange modelId={modelId} />
+      {logged.length > 0 && <Places model={view} />}
     </Screen>
   );
 }

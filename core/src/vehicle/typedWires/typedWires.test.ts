@@ -54,6 +54,10 @@ describe('wires typed as they are seen', () => {
     expect(read('B/W').clashes).toBe(true);
     expect(read('B/W', '1', 'letters, B black').wires[0]?.colour).toBe('BK/WH');
     expect(read('gr/sw', '1', 'german').wires[0]?.colour).toBe('GY/BK');
+    // Codes of IEC 60757 are understood beside any other letters, and mean nothing else there.
+    for (const code of Object.keys(WIRE_COLOURS))
+      expect(read(`B, ${code}`, '1', 'letters, B black').wires[1]?.colour).toBe(code);
+    expect(read('XX', '1', 'german').problems[0]?.message).toMatch(/in german/);
     expect(read('BK > WH > RD').problems[0]?.message).toMatch(/more than one colour as seen/);
     expect(read('A/1: BK').problems).toHaveLength(1);
   });

@@ -76,6 +76,14 @@ function colourIn(
   system: ColourSystem | undefined,
 ): string | undefined | WireProblem {
   if (written === undefined || written === NO_COLOUR) return undefined;
+  const read = colourBy(written, system);
+  if (typeof read === 'string' || system === undefined) return read;
+  // Colours picked by eye come as IEC 60757 codes, which mean nothing else in any other way of writing.
+  const picked = colourBy(written, 'iec');
+  return typeof picked === 'string' ? picked : read;
+}
+
+function colourBy(written: string, system: ColourSystem | undefined): string | WireProblem {
   try {
     const { base, stripe } = parseWireColour(written, system);
     return stripe === undefined ? base : `${base}/${stripe}`;
