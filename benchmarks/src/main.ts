@@ -1,4 +1,5 @@
 import { chooseBenchmark } from './choose';
+import { cardsBenchmark } from './cards/cards';
 import { firstLoadBenchmark } from './firstLoad';
 import { identifyBenchmark } from './identify';
 import { monthBenchmark } from './month';
@@ -24,6 +25,7 @@ async function main(): Promise<void> {
     tapSheet: () => tapSheetBenchmark(base, databaseUrl),
     firstLoad: () => firstLoadBenchmark(appFolder, bareFolder),
     harness: harnessBenchmark,
+    cards: () => cardsBenchmark(),
     ways: waysBenchmark,
   };
   const unknown = wanted.filter((name) => benchmarks[name] === undefined);

@@ -3,6 +3,7 @@ import { startApplication } from './lib/application';
 import { seriousFaults } from './lib/axe';
 import { PHONE, Visitor, WIDE } from './lib/browser';
 import { signIn } from './lib/flow';
+import { Typist } from './lib/typist';
 
 let application: Application;
 let visitor: Visitor;
@@ -20,28 +21,6 @@ const WHOLE_LID = [
   '7.5 ECU-B, 10 TAIL, 15 HORN, 10 TURN, 20 WIPER, -',
   '10 ABS, 15 P/OUTLET, 5 CLOCK, 10 MIR, 15 ENG, -',
 ].join('\n');
-
-/** Somebody who types five keys a second and takes 0.6 s a touch; what the app itself takes is added. */
-class Typist {
-  private seconds = 0;
-  private readonly began = Date.now();
-
-  async type(field: string, text: string): Promise<void> {
-    await this.touch(field);
-    await visitor.type(field, text);
-    this.seconds += text.length / 5;
-  }
-
-  async touch(what: string): Promise<void> {
-    await visitor.touch(what);
-    this.seconds += 0.6;
-  }
-
-  /** Seconds so far, the driver's own and the app's included. */
-  total(): number {
-    return this.seconds + (Date.now() - this.began) / 1000;
-  }
-}
 
 it('enters a car that nobody has met by typing its lid, and probes it', async () => {
   visitor = await Visitor.open(application.base, PHONE);
@@ -100,7 +79,7 @@ it('has a panel of 24 positions ready for probing within 90 s by typing', async 
   visitor = await Visitor.open(application.base, PHONE);
   await signIn(visitor);
   await visitor.go('/jobs/new');
-  const typist = new Typist();
+  const typist = new Typist(visitor);
   await typist.touch('another-vehicle');
   await typist.type('vehicle-make', 'Tern');
   await typist.type('vehicle-model', 'Fulmar 2');

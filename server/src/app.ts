@@ -14,6 +14,7 @@ import type { OpenDatabase } from './db/database';
 import { deviceRoutes } from './devices/routes';
 import { isLoopbackHost, noStore, ownHostOnly, withRequestId } from './http/guards';
 import { problemHandler, unknownRoute } from './http/handlers';
+import { readingFiles } from './http/readingFiles';
 import { jobRoutes } from './jobs/routes';
 import { attachMeter } from './meter/attachMeter';
 import type { MeterConnections } from './meter/connections';
@@ -99,6 +100,7 @@ function createApp(
   app.use('/api', vehicleRoutes(db), deviceRoutes(db), jobRoutes(db), readingRoutes(db));
   app.use('/api', tapRoutes(db), shopRoutes(db));
   app.use('/api', unknownRoute);
+  app.use('/reading', readingFiles());
   if (parts.webFolder !== undefined) serveWeb(app, parts.webFolder);
   app.use(problemHandler);
   return app;
@@ -110,6 +112,8 @@ const SECURITY: Parameters<typeof helmet>[0] = {
     useDefaults: false,
     directives: {
       defaultSrc: ["'self'"],
+      // The print reader is WebAssembly; nothing else is compiled from what arrives.
+      scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
       styleSrc: ["'self'", "'unsafe-inline'"],
       imgSrc: ["'self'", 'data:', 'blob:'],
       workerSrc: ["'self'"],

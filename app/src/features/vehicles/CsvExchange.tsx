@@ -1,10 +1,10 @@
 import type { FieldProblem } from '@lucky-thread/contract';
-import { createElement, useId, useState } from 'react';
-import type { ChangeEvent } from 'react';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useImportTapsMutation } from '../../store/api';
 import { problemOf, problemText } from '../../store/problemText';
 import { ActionButton } from '../../ui/ActionButton';
+import { FilePicker } from '../../ui/FilePicker';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 
@@ -34,7 +34,13 @@ export function CsvExchange({ modelId }: { readonly modelId: string }) {
           testID="export"
           onPress={() => window.location.assign(`/api/models/${modelId}/taps.csv`)}
         />
-        <FilePicker label="Import CSV" disabled={isLoading} onFile={read} />
+        <FilePicker
+          label="Import CSV"
+          accept=".csv,text/csv"
+          testID="import-file"
+          disabled={isLoading}
+          onFile={read}
+        />
       </View>
       {said !== undefined && (
         <View role="status">
@@ -47,42 +53,6 @@ export function CsvExchange({ modelId }: { readonly modelId: string }) {
           ))}
         </View>
       )}
-    </View>
-  );
-}
-
-/** A button that opens the browser's own file dialog. */
-function FilePicker(props: {
-  label: string;
-  disabled: boolean;
-  onFile: (file: Blob) => Promise<void>;
-}) {
-  const id = useId();
-  const change = (event: ChangeEvent<HTMLInputElement>): void => {
-    const input = event.target;
-    const file = input.files?.[0];
-    if (file === undefined) return;
-    void props.onFile(file).finally(() => {
-      // The same file may be chosen again after it was mended.
-      input.value = '';
-    });
-  };
-  return (
-    <View>
-      {createElement('input', {
-        id,
-        type: 'file',
-        accept: '.csv,text/csv',
-        'aria-label': props.label,
-        'data-testid': 'import-file',
-        style: { position: 'absolute', width: 1, height: 1, opacity: 0 },
-        onChange: change,
-      })}
-      <ActionButton
-        label={props.label}
-        disabled={props.disabled}
-        onPress={() => document.getElementById(id)?.click()}
-      />
     </View>
   );
 }

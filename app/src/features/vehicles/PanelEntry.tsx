@@ -14,6 +14,7 @@ import { Field } from '../../ui/Field';
 import { SideBySide } from '../../ui/SideBySide';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
+import { CardEntry } from './card/CardEntry';
 import type { PanelDraft } from './drafts/panelDraft';
 import type { ReadPlace } from './drafts/placeDraft';
 import { LegendWords } from './LegendWords';
@@ -40,6 +41,7 @@ const TOLD = 4;
 export function PanelEntry(props: PanelEntryProps) {
   const { draft, read, onDraft } = props;
   const [touched, setTouched] = useState<string>();
+  const [pictured, setPictured] = useState(false);
   const unread = read.typed.map(({ row, cell, message }) => `row ${row}, cell ${cell}: ${message}`);
   const slot = read.panel?.slots.find((one) => one.id === touched);
   const edit = (change: CellEdit): void => {
@@ -57,17 +59,26 @@ export function PanelEntry(props: PanelEntryProps) {
           value={draft.family}
           onChange={(family) => onDraft({ family }, 'family')}
         />
-        <Field
-          label="The lid, a line for each row"
-          hint="10 ACC, 15 CIG, -, 7.5 A/BAG: rating and legend; – where nothing is fitted; 20? where you can’t read it well; _ where there is no position; 31: 10 ACC names one"
-          testID="panel-text"
-          lines={5}
-          value={draft.text}
-          problem={unread.length === 0 ? props.problem : unread.slice(0, TOLD).join('; ')}
-          onChange={type}
+        <CardEntry
+          draft={draft}
+          onLid={(lid) => onDraft(lid, `card ${draft.text}`)}
+          onWorking={setPictured}
         />
-        <LegendWords text={draft.text} onText={type} />
-        <Lay draft={draft} onDraft={onDraft} />
+        {!pictured && (
+          <>
+            <Field
+              label="The lid, a line for each row"
+              hint="10 ACC, 15 CIG, -, 7.5 A/BAG: rating and legend; – where nothing is fitted; 20? where you can’t read it well; _ where there is no position; 31: 10 ACC names one"
+              testID="panel-text"
+              lines={5}
+              value={draft.text}
+              problem={unread.length === 0 ? props.problem : unread.slice(0, TOLD).join('; ')}
+              onChange={type}
+            />
+            <LegendWords text={draft.text} onText={type} />
+            <Lay draft={draft} onDraft={onDraft} />
+          </>
+        )}
       </View>
       {read.panel === undefined || read.panel.slots.length === 0 ? null : (
         <View style={styles.stack}>

@@ -1,0 +1,15 @@
+export { even } from './even';
+export { cut, fileOf, grayOf } from './gray';
+export type { Box, Gray } from './gray';
+export { cellBoxes, gridOf, guessGrid } from './grid';
+export type { CardGrid } from './grid';
+export { CARD_LAYOUTS, guessLayout } from './layout';
+export type { CardLayout } from './layout';
+export { folded } from './printed';
+export { CARD_SIGNS, readCard } from './readCard';
+export type { LineReader, ReadCardCell, ReadCardGiven } from './readCard';
+export { readBox, readListed } from './readCell';
+export type { CardCell, ReadLine } from './readCell';
+export { snapLegend } from './snapLegend';
+export { projection, straighten } from './straighten';
+export type { Corners, Point } from './straighten';
