@@ -67,6 +67,7 @@ export function useCard(family: FuseFamily): CardWay {
   }, []);
   const leave = useCallback((): void => {
     cancel.current?.();
+    cancel.current = undefined;
     held.current.forEach(release);
     held.current = [];
     setStep(NONE);
@@ -77,19 +78,22 @@ export function useCard(family: FuseFamily): CardWay {
       const { straight, grid, layout } = step;
       setStep({ ...step, kind: 'reading', done: 0 });
       const work = askCard(straight.card, grid, { family, layout, met: [] }, (done) =>
-        setStep((now) => (now.kind === 'reading' ? { ...now, done } : now)),
+        setStep((now) => (isCurrent() && now.kind === 'reading' ? { ...now, done } : now)),
       );
       cancel.current = work.cancel;
+      // One that was stopped may end while another is under way.
+      const isCurrent = (): boolean => cancel.current === work.cancel;
       try {
         const cells = await work.result;
         setStep((now) =>
-          now.kind !== 'reading'
+          now.kind !== 'reading' || !isCurrent()
             ? now
             : cells === undefined
               ? { ...now, kind: 'grid' }
               : { ...now, kind: 'review', cells: cells.map((cell) => ({ cell, seen: false })) },
         );
       } catch (error) {
+        if (!isCurrent()) return;
         setStep((now) => (now.kind === 'reading' ? { ...now, kind: 'grid' } : now));
         throw error;
       }
@@ -126,6 +130,7 @@ export function useCard(family: FuseFamily): CardWay {
     read,
     stop: () => {
       cancel.current?.();
+      cancel.current = undefined;
       setStep((now) => (now.kind === 'reading' ? { ...now, kind: 'grid' } : now));
     },
     setCell: (at, cell) => {
