@@ -9,6 +9,8 @@ export {
   STEERING_SIDES,
   YEAR_RANGE,
 } from './job';
+export { JOB_VIEWS, JobFilter } from './jobFilter';
+export type { JobsShown } from './jobFilter';
 export type { JobPage, JobSummary, JobView, Phase, SlotSeen, SteeringSide } from './job';
 export { FeedPlanInput, SizingInput } from './feedPlan';
 export {
@@ -25,7 +27,7 @@ export type { SeenScope } from './command';
 export { ShowProofRequest } from './proof';
 export type { ProofView } from './proof';
 export { HandbookEntryRequest } from './handbook';
-export { ModelInput } from './model';
+export { CreateModelRequest, ModelInput } from './model';
 export { CavityInput, ConnectorInput, LoomInput, WireLookInput } from './place/conductors';
 export { PanelInput, SlotInput, SlotLook, SlotMarks, slotSource } from './place/panel';
 export { inputOf, placeOf, validatePlace } from './place/placeInput';
@@ -63,5 +65,5 @@ export { MAX_VERSION } from './rules/fields';
 export type { FieldProblem } from './fieldProblem';
 export type { Validated } from './validate';
 export { modelName, modelYears } from './vehicle';
-export type { ModelSummary, ModelView } from './vehicle';
+export type { FoundSource, ModelSummary, ModelView, SearchAnswer } from './vehicle';
 export { VehicleStateInput } from './vehicleState';

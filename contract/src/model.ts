@@ -5,12 +5,14 @@ import {
   IsIn,
   IsInt,
   IsString,
+  IsUUID,
   Length,
   Matches,
   Max,
   Min,
 } from 'class-validator';
 import { STEERING_SIDES, YEAR_RANGE } from './job';
+import { Optional } from './rules/fields';
 import type { SteeringSide } from './job';
 
 /** What is known of a model as a whole. */
@@ -73,4 +75,12 @@ export class ModelInput {
   @IsString()
   @Length(0, 60)
   use!: string;
+}
+
+/** A new model, perhaps like one that the shop has. */
+export class CreateModelRequest extends ModelInput {
+  /** The model whose places it probably has too: its places, and its tap points as asserted, never as probed. */
+  @Optional()
+  @IsUUID('7', { message: 'the model that it is like is named by its id' })
+  like?: string;
 }

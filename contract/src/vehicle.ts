@@ -29,6 +29,25 @@ export interface ModelView extends ModelSummary {
   readonly simulated: boolean;
 }
 
+/** A source that a search came upon. */
+export interface FoundSource {
+  readonly modelId: string;
+  /** Make, model and generation of its model. */
+  readonly modelName: string;
+  readonly sourceId: string;
+  /** What it is called in its place. */
+  readonly name: string;
+  readonly legend: string;
+  /** Its place. */
+  readonly placeName: string;
+}
+
+/** What a search came upon, the best first. */
+export interface SearchAnswer {
+  readonly models: readonly ModelSummary[];
+  readonly sources: readonly FoundSource[];
+}
+
 /** Make, model and generation in one line; what nobody has said is left out. */
 export function modelName(of: Pick<ModelSummary, 'make' | 'model' | 'generation'>): string {
   return [of.make, of.model, of.generation].filter((part) => part !== '').join(' ');

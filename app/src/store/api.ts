@@ -1,18 +1,20 @@
 import type {
   CreateJobRequest,
+  CreateModelRequest,
   DeviceView,
   GlossaryEntryView,
   HandbookEntryRequest,
   ImportResult,
+  JobFilter,
   JobPage,
   JobView,
   LogTapRequest,
-  ModelInput,
   ModelSummary,
   ModelView,
   PlaceInput,
   ReadingRequest,
   ReadingView,
+  SearchAnswer,
   SessionView,
   ShopView,
   SignInRequest,
@@ -78,11 +80,15 @@ export const api = createApi({
       invalidatesTags: ['Session'],
     }),
     models: build.query<ModelSummary[], void>({ query: () => '/models', providesTags: ['Models'] }),
+    search: build.query<SearchAnswer, string>({
+      query: (q) => ({ url: '/search', params: { q } }),
+      providesTags: ['Models'],
+    }),
     model: build.query<ModelView, string>({
       query: (id) => `/models/${id}`,
       providesTags: ['Models'],
     }),
-    enterModel: build.mutation<ModelView, { id: string; body: ModelInput }>({
+    enterModel: build.mutation<ModelView, { id: string; body: CreateModelRequest }>({
       query: ({ id, body }) => ({ url: `/models/${id}`, method: 'PUT', body }),
       invalidatesTags: ['Models'],
     }),
@@ -141,9 +147,12 @@ export const api = createApi({
       invalidatesTags: ['Taps', 'Models'],
     }),
     devices: build.query<DeviceView[], void>({ query: () => '/devices' }),
-    jobs: build.infiniteQuery<JobPage, void, string | null>({
+    jobs: build.infiniteQuery<JobPage, Omit<JobFilter, 'after'>, string | null>({
       infiniteQueryOptions: PAGES,
-      query: ({ pageParam }) => pageOf('/jobs', pageParam),
+      query: ({ queryArg, pageParam }) => ({
+        url: '/jobs',
+        params: { ...queryArg, ...(pageParam === null ? {} : { after: pageParam }) },
+      }),
       providesTags: ['Jobs'],
     }),
     job: build.query<JobView, string>({
@@ -202,6 +211,7 @@ export const api = createApi({
 });
 
 export const {
+  useSearchQuery,
   useSessionQuery,
   useSignInMutation,
   useSignOutMutation,

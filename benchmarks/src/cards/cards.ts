@@ -22,9 +22,8 @@ const DATA = fileURLToPath(
   new URL('../../../node_modules/@tesseract.js-data/eng/4.0.0_best_int', import.meta.url),
 );
 
-/** Cards that tune the reading, and cards that grade it. */
-export const TUNING_SEEDS = seedsFrom(1, 12);
-const GRADING_SEEDS = seedsFrom(7001, 44);
+/** Cards that grade the reading. Those of seeds 1 to 40 tuned it; 7001 to 7044 graded it once, before it was mended. */
+const GRADING_SEEDS = seedsFrom(9001, 44);
 
 function seedsFrom(first: number, count: number): number[] {
   return Array.from({ length: count }, (_, at) => first + at);
@@ -69,7 +68,12 @@ export async function readSpec(spec: CardSpec, read: LineReader): Promise<CardRe
   const card = even(straighten(picture, corners));
   const guessed = guessGrid(card);
   const perFuse = spec.layout === 'boxes' ? 1 : 3;
-  const counts = { rows: spec.rows.length, columns: (spec.rows[0]?.length ?? 0) * perFuse };
+  const { layout } = spec;
+  const counts = {
+    rows: spec.rows.length,
+    columns: (spec.rows[0]?.length ?? 0) * perFuse,
+    layout,
+  };
   const gridGuessed =
     guessed.rows.length === counts.rows + 1 &&
     guessed.columns.length === counts.columns + 1 &&

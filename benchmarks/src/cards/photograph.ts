@@ -72,24 +72,24 @@ function cornersAt(random: () => number): Corners {
   return corners as unknown as Corners;
 }
 
-/** Where a point of the picture lies on the card, 0 to 1: the bilinear patch between the corners, solved for its place. */
-function inverse([a, b, c, d]: Corners): (point: Point) => Point {
-  const at = (u: number, v: number): Point => ({
-    x: (1 - v) * ((1 - u) * a.x + u * b.x) + v * ((1 - u) * d.x + u * c.x),
-    y: (1 - v) * ((1 - u) * a.y + u * b.y) + v * ((1 - u) * d.y + u * c.y),
-  });
+/**
+ * Where a point of the picture lies on the card, 0 to 1: the projective map of the unit square onto the corners (Heckbert,
+ * Fundamentals of Texture Mapping and Image Warping, 1989, from memory), turned round by its adjugate.
+ */
+function inverse([p0, p1, p2, p3]: Corners): (point: Point) => Point {
+  const [dx1, dx2, sx] = [p1.x - p2.x, p3.x - p2.x, p0.x - p1.x + p2.x - p3.x];
+  const [dy1, dy2, sy] = [p1.y - p2.y, p3.y - p2.y, p0.y - p1.y + p2.y - p3.y];
+  const area = dx1 * dy2 - dx2 * dy1;
+  const g = (sx * dy2 - dx2 * sy) / area;
+  const h = (dx1 * sy - sx * dy1) / area;
+  const [a, b, c] = [p1.x - p0.x + g * p1.x, p3.x - p0.x + h * p3.x, p0.x];
+  const [d, e, f] = [p1.y - p0.y + g * p1.y, p3.y - p0.y + h * p3.y, p0.y];
   return ({ x, y }) => {
-    let [u, v] = [0.5, 0.5];
-    for (let step = 0; step < 6; step += 1) {
-      const here = at(u, v);
-      const across = { x: at(1, v).x - at(0, v).x, y: at(1, v).y - at(0, v).y };
-      const down = { x: at(u, 1).x - at(u, 0).x, y: at(u, 1).y - at(u, 0).y };
-      const area = across.x * down.y - across.y * down.x;
-      const [dx, dy] = [x - here.x, y - here.y];
-      u += (dx * down.y - dy * down.x) / area;
-      v += (across.x * dy - across.y * dx) / area;
-    }
-    return { x: u, y: v };
+    const depth = (d * h - e * g) * x + (b * g - a * h) * y + (a * e - b * d);
+    return {
+      x: ((e - f * h) * x + (c * h - b) * y + (b * f - c * e)) / depth,
+      y: ((f * g - d) * x + (a - c * g) * y + (c * d - a * f)) / depth,
+    };
   };
 }
 

@@ -63,6 +63,9 @@ async function htmlOf(spec: CardSpec): Promise<string> {
     </style><table>${body}</table>`;
 }
 
+/** Letters that fit into a box at full size; longer words are printed smaller, as makers do. */
+const FITTING = 13;
+
 function boxesOf({ rows, numbered, lines }: CardSpec): string {
   const text = ({ position, ratingA, legend }: PrintedCell): string => {
     if (ratingA === undefined) return numbered ? position : '';
@@ -70,8 +73,13 @@ function boxesOf({ rows, numbered, lines }: CardSpec): string {
     return lines === 2 ? `${rating}<br>${escaped(legend)}` : `${rating} ${escaped(legend)}`;
   };
   return rows
-    .map((row) => `<tr>${row.map((cell) => `<td>${text(cell)}</td>`).join('')}</tr>`)
+    .map((row) => `<tr>${row.map((cell) => `<td${sizeOf(cell)}>${text(cell)}</td>`).join('')}</tr>`)
     .join('');
+}
+
+function sizeOf({ legend }: PrintedCell): string {
+  const longest = Math.max(0, ...(legend ?? '').split(' ').map((word) => word.length));
+  return longest <= FITTING ? '' : ` style="font-size:${Math.round((30 * FITTING) / longest)}px"`;
 }
 
 function listOf({ rows }: CardSpec): string {

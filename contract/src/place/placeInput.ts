@@ -10,16 +10,9 @@ import type {
 import { PLACE_KINDS } from '@lucky-thread/core/vehicle';
 import type { Validated } from '../validate';
 import { validate } from '../validate';
-import type {
-  CavityInput,
-  WireLookInput} from './conductors';
-import {
-  ConnectorInput,
-  LoomInput,
-  connectorPlace,
-  loomPlace,
-} from './conductors';
-import type { SlotInput, SlotLook} from './panel';
+import type { CavityInput, WireLookInput } from './conductors';
+import { ConnectorInput, LoomInput, connectorPlace, loomPlace } from './conductors';
+import type { SlotInput, SlotLook } from './panel';
 import { PanelInput, panelPlace } from './panel';
 import { PointsInput, RelaySocketInput, pointsPlace, relaySocketPlace } from './points';
 

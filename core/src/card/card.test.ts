@@ -118,9 +118,14 @@ describe('the rows and columns of a card', () => {
     const card = ruledCard(3, 4, 255);
     const grid = guessGrid(card);
     expect(grid.columns.length - 1).toBe(4);
-    const set = gridOf(card, grid, { rows: 3, columns: 5 });
-    expect([set.rows.length, set.columns.length]).toEqual([4, 6]);
-    expect(set.columns[1]).toBeCloseTo(card.width / 5, 6);
+    // What is set is cut through the widest blanks, and evenly where there are none.
+    expect(
+      gridOf(card, { rows: [0, 9], columns: [0, 9] }, { rows: 1, columns: 4, layout: 'list' })
+        .columns,
+    ).toEqual(grid.columns);
+    const blank = paper(50, 50);
+    const set = gridOf(blank, guessGrid(blank), { rows: 2, columns: 5, layout: 'list' });
+    expect(set).toEqual({ rows: [0, 25, 50], columns: [0, 10, 20, 30, 40, 50] });
     expect(guessGrid(paper(50, 50))).toEqual({ rows: [0, 50], columns: [0, 50] });
   });
 

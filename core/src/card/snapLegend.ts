@@ -14,7 +14,7 @@ export interface SnappedLegend {
 }
 
 /** Farthest that a reading is moved, as a share of its letters. */
-const FARTHEST = 0.28;
+const FARTHEST = 0.2;
 /** Two legends so close to what was read could both stand there. */
 const RIVAL = 0.75;
 /** From this chance that nothing in it is known on, a legend is unknown. */
@@ -22,7 +22,7 @@ const UNKNOWN = 0.4;
 /** A legend that is worked out anew must be known this much better than what was read. */
 const CLEARER = 0.3;
 /** A spelling so close to what was read is meant, whatever could be made of what was read. */
-const CLOSE = 0.5;
+const CLOSE = 0.4;
 /** What figures among letters count for, as a chance that nothing in the legend is known. */
 const AGAINST_MIXED = 0.6;
 /** Shorter legends are taken for another only when that one is spelled so: of two letters almost anything can be made. */
@@ -120,7 +120,7 @@ function withMarks(read: string, spelling: string): string {
 }
 
 /** A figure before a letter: read for a letter. After one it may well be a number that belongs to the legend. */
-const MIXED = /\d[A-ZÄÖÜ]/;
+const MIXED = /\d(?!\d*(?:A|V)\b)[A-ZÄÖÜ]|\d(?:A|V)\w/;
 
 /**
  * The legend with one or two figures as letters, where figures stand before its letters: words have none. Words of letters alone

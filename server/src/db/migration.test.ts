@@ -161,7 +161,7 @@ describe('a filled database of the version before', () => {
 
   it('keeps jobs that it cannot read, names them, and has what was stored of them', async () => {
     expect(OLD.unreadable).toHaveLength(2);
-    const page = await pageOfJobs(database.db, shopId, undefined);
+    const page = await pageOfJobs(database.db, { shopId, userId: shopId }, undefined);
     expect([...page.unreadable].sort()).toEqual([...OLD.unreadable].sort());
     const { rows } = await run('select job_id, device, plan from unreadable_jobs');
     const kept = rows as { job_id: string; device: object; plan: object }[];

@@ -1,5 +1,12 @@
-import { and, desc, eq, sql } from 'drizzle-orm';
-import type { CreateJobRequest, JobPage, JobSummary, JobView } from '@lucky-thread/contract';
+import type { SQL } from 'drizzle-orm';
+import { and, desc, eq, ilike, not, or, sql } from 'drizzle-orm';
+import type {
+  CreateJobRequest,
+  JobFilter,
+  JobPage,
+  JobSummary,
+  JobView,
+} from '@lucky-thread/contract';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
 import { jobFeeds, jobs, models, users } from '../db/schema';
@@ -16,11 +23,13 @@ export const JOBS_A_PAGE = 50;
  * others with it.
  *
  * @param after moment and id that the page before ended with
+ * @param filter which of them; all when left out
  */
 export async function pageOfJobs(
   db: Database,
-  shopId: string,
+  { shopId, userId }: Pick<Actor, 'shopId' | 'userId'>,
   after: readonly string[] | undefined,
+  filter: JobFilter = {},
 ): Promise<JobPage> {
   const [touched = '', id = ''] = after ?? [];
   const before = sql`(${jobs.updatedAt}, ${jobs.id}) < (${touched}::timestamptz, ${id}::uuid)`;
@@ -28,7 +37,13 @@ export async function pageOfJobs(
     .select(SUMMARY_COLUMNS)
     .from(jobs)
     .innerJoin(models, eq(jobs.modelId, models.id))
-    .where(and(eq(jobs.shopId, shopId), after === undefined ? undefined : before))
+    .where(
+      and(
+        eq(jobs.shopId, shopId),
+        after === undefined ? undefined : before,
+        ...conditions(filter, userId),
+      ),
+    )
     .orderBy(desc(jobs.updatedAt), desc(jobs.id))
     .limit(JOBS_A_PAGE + 1);
   const shown = rows.slice(0, JOBS_A_PAGE);
@@ -44,6 +59,23 @@ export async function pageOfJobs(
   const last = shown.at(-1);
   const more = rows.length > JOBS_A_PAGE && last !== undefined;
   return { jobs: found, unreadable, next: more ? cursorOf([last.touched, last.job.id]) : null };
+}
+
+function conditions({ view, phase, q }: JobFilter, userId: string): (SQL | undefined)[] {
+  const like = `%${(q ?? '').trim().replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
+  return [
+    view === 'mine' ? eq(jobs.createdBy, userId) : undefined,
+    view === 'today' ? sql`${jobs.updatedAt} >= date_trunc('day', now())` : undefined,
+    view === 'waiting' ? sql`cardinality(${jobs.deferred}) > 0` : undefined,
+    view === 'open' ? not(SUMMARY_COLUMNS.done) : undefined,
+    phase === undefined ? undefined : eq(jobs.phase, phase),
+    q === undefined
+      ? undefined
+      : or(
+          ilike(jobs.deviceName, like),
+          ilike(sql`${models.make} || ' ' || ${models.model} || ' ' || ${models.generation}`, like),
+        ),
+  ];
 }
 
 /**

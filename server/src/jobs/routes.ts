@@ -3,6 +3,7 @@ import { Router } from 'express';
 import {
   CreateJobRequest,
   DeferRequest,
+  JobFilter,
   PutPlanRequest,
   PutWiresRequest,
   ReachPhaseRequest,
@@ -27,8 +28,9 @@ import { putWires } from './wiresCommand';
 export function jobRoutes(db: Database): Router {
   const router = Router();
   router.get('/jobs', async (request, response) => {
-    const after = cursorIn(request.query.after, [TIMESTAMP_FORM, ID_FORM]);
-    response.json(await pageOfJobs(db, actorOf(request).shopId, after));
+    const filter = checked(JobFilter, { ...request.query });
+    const after = cursorIn(filter.after, [TIMESTAMP_FORM, ID_FORM]);
+    response.json(await pageOfJobs(db, actorOf(request), after, filter));
   });
   router.get('/jobs/:jobId', async (request, response) => {
     response.json(await getJob(db, actorOf(request), idIn(request.params.jobId, 'job')));

@@ -6,7 +6,7 @@ import { models, tapPoints } from '../db/schema';
 import { findPlaces } from './placeRepository';
 
 /** What lists show of a model; places and the simulated car are fetched where they are needed. */
-const SUMMARY = {
+export const SUMMARY = {
   id: models.id,
   make: models.make,
   model: models.model,
@@ -27,6 +27,15 @@ export async function listModels(db: Database, shopId: string): Promise<ModelSum
     .from(models)
     .where(eq(models.shopId, shopId))
     .orderBy(models.make, models.model);
+  return withTapCounts(db, shopId, rows);
+}
+
+/** Models with how many tap points the log has of each. */
+export async function withTapCounts(
+  db: Database,
+  shopId: string,
+  rows: readonly Omit<ModelSummary, 'tapPointCount'>[],
+): Promise<ModelSummary[]> {
   const counts = await db
     .select({ modelId: tapPoints.modelId, taps: count() })
     .from(tapPoints)

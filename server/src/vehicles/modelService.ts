@@ -1,4 +1,5 @@
 import type {
+  CreateModelRequest,
   FieldProblem,
   ModelInput,
   ModelView,
@@ -15,6 +16,7 @@ import type { Database } from '../db/database';
 import { models } from '../db/schema';
 import { conflict, invalid, notFound, stale } from '../http/problem';
 import { sameContent } from '../http/sameContent';
+import { copyFrom } from './copyModel';
 import { findModel } from './modelRepository';
 import { dropPlace, findPlaces, putPlace } from './placeRepository';
 
@@ -22,22 +24,27 @@ import { dropPlace, findPlaces, putPlace } from './placeRepository';
 const PLACE_ID = /^[a-z0-9-]{1,20}$/;
 
 /**
- * Makes a vehicle model under the id its maker gave it, without any place yet. Sending it again changes nothing.
+ * Makes a vehicle model under the id its maker gave it, without any place yet or with those of a model that it is like.
+ * Sending it again changes nothing.
  *
- * @throws Problem 422 for years that end before they begin; 409 for an id that stands for another model.
+ * @throws Problem 422 for years that end before they begin; 404 when the shop has no such model to be like; 409 for an id that stands for another model.
  */
 export async function createModel(
   db: Database,
   actor: Actor,
   id: string,
-  request: ModelInput,
+  { like, ...request }: CreateModelRequest,
 ): Promise<ModelView> {
   if (request.yearTo < request.yearFrom)
     throw invalid([{ path: 'yearTo', message: 'the last year lies before the first' }]);
-  await db
-    .insert(models)
-    .values({ id, shopId: actor.shopId, ...request })
-    .onConflictDoNothing();
+  await db.transaction(async (tx) => {
+    const fresh = await tx
+      .insert(models)
+      .values({ id, shopId: actor.shopId, ...request })
+      .onConflictDoNothing()
+      .returning({ id: models.id });
+    if (fresh.length > 0 && like !== undefined) await copyFrom(tx, actor, { from: like, to: id });
+  });
   const model = await findModel(db, actor.shopId, id);
   if (model === undefined) throw conflict('A model of another shop has it.');
   const stored = Object.keys(request).map((key) => model[key as keyof ModelInput]);

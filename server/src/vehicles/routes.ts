@@ -2,21 +2,31 @@ import type { Request } from 'express';
 import { Router } from 'express';
 import { actorOf } from '../auth/session';
 import type { Database } from '../db/database';
-import { HandbookEntryRequest, ModelInput, validatePlace } from '@lucky-thread/contract';
+import { CreateModelRequest, HandbookEntryRequest, validatePlace } from '@lucky-thread/contract';
 import { slotsOf } from '@lucky-thread/work';
 import { checked, checkedBy, idIn } from '../http/handlers';
 import { dropGlossaryEntry, listGlossary } from './glossary';
 import { putHandbookEntry } from './handbookRepository';
-import { notFound } from '../http/problem';
+import { invalid, notFound } from '../http/problem';
 import { findModel, listModels } from './modelRepository';
+import { search } from './search';
 import type { PlaceAt } from './modelService';
 import { createModel, dropModelPlace, putModelPlace } from './modelService';
+
+/** More than anybody types to find a car. */
+const LONGEST_SEARCH = 80;
 
 /** The shop's vehicle models. */
 export function vehicleRoutes(db: Database): Router {
   const router = Router();
   router.get('/models', async (request, response) => {
     response.json(await listModels(db, actorOf(request).shopId));
+  });
+  router.get('/search', async (request, response) => {
+    const { q } = request.query;
+    if (typeof q !== 'string' || q.length > LONGEST_SEARCH)
+      throw invalid([{ path: 'q', message: `write up to ${LONGEST_SEARCH} letters` }]);
+    response.json(await search(db, actorOf(request).shopId, q));
   });
   router.get('/models/:modelId', async (request, response) => {
     const id = idIn(request.params.modelId, 'model');
@@ -25,7 +35,7 @@ export function vehicleRoutes(db: Database): Router {
     response.json(model);
   });
   router.put('/models/:modelId', async (request, response) => {
-    const body = checked(ModelInput, request.body);
+    const body = checked(CreateModelRequest, request.body);
     const id = idIn(request.params.modelId, 'model');
     response.json(await createModel(db, actorOf(request), id, body));
   });

@@ -1,11 +1,15 @@
-import type { JobSummary } from '@lucky-thread/contract';
+import type { JobSummary, JobsShown } from '@lucky-thread/contract';
+import { JOB_VIEWS } from '@lucky-thread/contract';
 import { PLACE_WORDS } from '@lucky-thread/core/vehicle';
 import { useRouter } from 'expo-router';
+import { useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
 import { useJobsInfiniteQuery } from '../../store/api';
 import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
 import { Guard } from '../../ui/Guard';
 import { JobThread } from '../../ui/JobThread';
 import { Screen } from '../../ui/Screen';
@@ -17,16 +21,23 @@ import { knotsOf, nextActionOf } from '../../work/phases';
 
 /** All jobs of the shop, each with its thread and what to do next. */
 export function JobsScreen() {
-  const jobs = useJobsInfiniteQuery(undefined, {
+  const [view, setView] = useState<JobsShown>('all');
+  const [typed, setTyped] = useState('');
+  // Typing goes on while the list before is still shown.
+  const q = useDeferredValue(typed.trim());
+  const filter = { ...(view === 'all' ? {} : { view }), ...(q === '' ? {} : { q }) };
+  const isCut = view !== 'all' || q !== '';
+  const jobs = useJobsInfiniteQuery(filter, {
     refetchOnMountOrArgChange: true,
     refetchOnFocus: true,
   });
   const router = useRouter();
   if (jobs.isError && jobs.data === undefined)
     return <Failed what="The jobs" onRetry={() => void jobs.refetch()} />;
-  if (jobs.data === undefined) return <Loading what="the jobs" />;
-  const shown = jobs.data.pages.flatMap((page) => page.jobs);
-  const unreadable = jobs.data.pages.flatMap((page) => page.unreadable);
+  const pages = jobs.currentData ?? jobs.data;
+  if (pages === undefined) return <Loading what="the jobs" />;
+  const shown = pages.pages.flatMap((page) => page.jobs);
+  const unreadable = pages.pages.flatMap((page) => page.unreadable);
   return (
     <Screen
       testID="jobs"
@@ -40,10 +51,31 @@ export function JobsScreen() {
       }
     >
       <Words kind="title">Jobs</Words>
+      {(isCut || shown.length > FEW) && (
+        <View style={styles.cut}>
+          <Field
+            label="Find a job by vehicle or device"
+            testID="find-job"
+            value={typed}
+            onChange={setTyped}
+          />
+          <Choice<JobsShown>
+            label="Which jobs"
+            testID="jobs-shown"
+            options={JOB_VIEWS.map((value) => ({ value, label: VIEW_WORDS[value] }))}
+            value={view}
+            onChange={setView}
+          />
+        </View>
+      )}
       {shown.length === 0 && unreadable.length === 0 && (
         <Empty
-          title="No job yet"
-          text="A job follows one thread: vehicle, device, find, choose, size, build, prove, log. Start one below."
+          title={isCut ? 'No such job' : 'No job yet'}
+          text={
+            isCut
+              ? 'None of the shop’s jobs is like that. Choose “All”, or type less.'
+              : 'A job follows one thread: vehicle, device, find, choose, size, build, prove, log. Start one below.'
+          }
         />
       )}
       <View role="list">
@@ -69,6 +101,17 @@ export function JobsScreen() {
     </Screen>
   );
 }
+
+/** As many are seen at one glance: nothing needs to be found among them. */
+const FEW = 5;
+
+const VIEW_WORDS: Record<JobsShown, string> = {
+  all: 'All',
+  mine: 'Mine',
+  today: 'Today',
+  waiting: 'Waiting',
+  open: 'Open',
+};
 
 /** The screen a job is taken up at. */
 function openAt(job: JobSummary): `/jobs/${string}/${string}` {
@@ -108,6 +151,7 @@ function JobRow({ job, onOpen }: { readonly job: JobSummary; readonly onOpen: ()
 const styles = StyleSheet.create({
   row: { borderBottomWidth: 1, paddingVertical: SPACE.m },
   inside: { gap: 2 },
+  cut: { gap: SPACE.s },
   state: { flexDirection: 'row', alignItems: 'center', gap: SPACE.m },
   next: { flex: 1 },
 });

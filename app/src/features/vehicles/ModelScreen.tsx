@@ -1,4 +1,5 @@
 import { modelName, modelYears } from '@lucky-thread/contract';
+import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useModelQuery, useTapsInfiniteQuery } from '../../store/api';
 import { ActionButton } from '../../ui/ActionButton';
@@ -13,6 +14,7 @@ import { TapPointCard } from '../../panel/TapPointCard';
 /** A vehicle model: where its panels are and what the log knows. */
 export function ModelScreen({ modelId }: { readonly modelId: string }) {
   const model = useModelQuery(modelId);
+  const router = useRouter();
   const taps = useTapsInfiniteQuery(modelId, { refetchOnMountOrArgChange: true });
   if (model.isError || taps.isError)
     return (
@@ -56,6 +58,11 @@ export function ModelScreen({ modelId }: { readonly modelId: string }) {
         />
       )}
       <CsvExchange modelId={modelId} />
+      <ActionButton
+        label="Another like this…"
+        testID="like-this"
+        onPress={() => router.navigate(`/vehicles/new?like=${modelId}`)}
+      />
       {logged.length > 0 && <Places model={view} />}
     </Screen>
   );

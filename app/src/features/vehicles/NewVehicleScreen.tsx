@@ -1,9 +1,10 @@
-import type { FieldProblem } from '@lucky-thread/contract';
-import { useRouter } from 'expo-router';
+import type { FieldProblem, ModelView } from '@lucky-thread/contract';
+import { modelName } from '@lucky-thread/contract';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { useEnterModelMutation, usePutPlaceMutation } from '../../store/api';
+import { useEnterModelMutation, useModelQuery, usePutPlaceMutation } from '../../store/api';
 import { useKeptDraft } from '../../store/keptDraft';
 import { problemText } from '../../store/problemText';
 import { ActionButton } from '../../ui/ActionButton';
@@ -11,12 +12,13 @@ import { Caution } from '../../ui/Caution';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Screen } from '../../ui/Screen';
+import { Failed, Loading } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import type { PlaceDraft } from './drafts/placeDraft';
 import { readPlace } from './drafts/placeDraft';
 import type { VehicleDraft } from './newVehicle';
-import { EMPTY_VEHICLE, isPanelLeft, vehicleRequests } from './newVehicle';
+import { EMPTY_VEHICLE, isPanelLeft, likeOf, vehicleRequests } from './newVehicle';
 import { PlaceEntry } from './PlaceEntry';
 import { PlaceHeadFields } from './PlaceHeadFields';
 import { Problems } from './Problems';
@@ -24,11 +26,27 @@ import { useUndo } from './useUndo';
 
 /** A vehicle that the shop has not met yet: what it is, and the lid of its fuse panel. */
 export function NewVehicleScreen() {
-  const { draft, setDraft, forget } = useKeptDraft<VehicleDraft>('vehicle', EMPTY_VEHICLE);
+  const { like } = useLocalSearchParams<{ like?: string }>();
+  const sister = useModelQuery(like ?? '', { skip: like === undefined });
+  if (like !== undefined && sister.isError)
+    return <Failed what="The vehicle to be like" onRetry={() => void sister.refetch()} />;
+  if (like !== undefined && sister.data === undefined)
+    return <Loading what="the vehicle to be like" />;
+  return <Form sister={sister.data} />;
+}
+
+function Form({ sister }: { readonly sister: ModelView | undefined }) {
+  const initial = sister === undefined ? EMPTY_VEHICLE : likeOf(sister);
+  const name = sister === undefined ? 'vehicle' : `vehicle like ${sister.id}`;
+  const { draft, setDraft, forget } = useKeptDraft<VehicleDraft>(name, initial);
   const { changing, undo } = useUndo(setDraft);
   const [problems, setProblems] = useState<readonly FieldProblem[]>([]);
   const read = useMemo(() => readPlace(draft.panel, []), [draft.panel]);
-  const { save, busy, refusal } = useSaveVehicle(draft, { onProblems: setProblems, forget });
+  const { save, busy, refusal } = useSaveVehicle(draft, {
+    like: sister?.id,
+    onProblems: setProblems,
+    forget,
+  });
   const change = (changed: Partial<PlaceDraft>, step: string): void => {
     changing(draft, step);
     setDraft({ ...draft, panel: { ...draft.panel, ...changed } });
@@ -51,7 +69,11 @@ export function NewVehicleScreen() {
             />
             <ActionButton
               kind="next"
-              label={isPanelLeft(draft) ? 'Start a job, slot by slot' : 'Save, and start a job'}
+              label={
+                isPanelLeft(draft) && sister === undefined
+                  ? 'Start a job, slot by slot'
+                  : 'Save, and start a job'
+              }
               testID="save-vehicle"
               style={styles.even}
               disabled={busy}
@@ -61,19 +83,29 @@ export function NewVehicleScreen() {
         </View>
       }
     >
-      <Words kind="title">Another vehicle</Words>
-      <ModelFields draft={draft} problems={problems} onDraft={setDraft} />
-      <Words kind="title">Its fuse panel</Words>
-      <Words kind="small" soft>
-        Read the lid aloud and type, or leave it and enter each slot when you have it in hand.
-        Nothing typed here counts as probed.
+      <Words kind="title">
+        {sister === undefined ? 'Another vehicle' : `Like ${modelName(sister)}`}
       </Words>
-      <PlaceHeadFields
-        draft={draft.panel}
-        problems={problems}
-        onDraft={(changed) => change(changed, Object.keys(changed).join())}
-      />
-      <PlaceEntry draft={draft.panel} read={read} problems={problems} onDraft={change} />
+      <ModelFields draft={draft} problems={problems} onDraft={setDraft} />
+      {sister === undefined ? (
+        <>
+          <Words kind="title">Its fuse panel</Words>
+          <Words kind="small" soft>
+            Read the lid aloud and type, or leave it and enter each slot when you have it in hand.
+            Nothing typed here counts as probed.
+          </Words>
+          <PlaceHeadFields
+            draft={draft.panel}
+            problems={problems}
+            onDraft={(changed) => change(changed, Object.keys(changed).join())}
+          />
+          <PlaceEntry draft={draft.panel} read={read} problems={problems} onDraft={change} />
+        </>
+      ) : (
+        <Words testID="like-words">
+          {`Its ${sister.places.length === 1 ? 'place comes' : `${sister.places.length} places come`} from ${modelName(sister)}. Its tap points come along as asserted: nothing counts as probed on this one until somebody probes it.`}
+        </Words>
+      )}
     </Screen>
   );
 }
@@ -84,7 +116,9 @@ function useSaveVehicle(
   {
     onProblems,
     forget,
+    like,
   }: {
+    readonly like: string | undefined;
     readonly onProblems: (problems: readonly FieldProblem[]) => void;
     readonly forget: () => void;
   },
@@ -100,7 +134,7 @@ function useSaveVehicle(
   // The id of what was sent last: with other contents it is another model.
   const [sent, setSent] = useState<{ readonly id: string; readonly text: string }>();
   const save = async (): Promise<void> => {
-    const requests = vehicleRequests(draft);
+    const requests = vehicleRequests(draft, like);
     onProblems(requests.ok ? [] : requests.problems);
     if (!requests.ok) return;
     const text = JSON.stringify(requests.model);

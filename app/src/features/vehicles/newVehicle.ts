@@ -1,5 +1,5 @@
-import type { FieldProblem, PlaceInput, SteeringSide } from '@lucky-thread/contract';
-import { ModelInput, validate } from '@lucky-thread/contract';
+import type { FieldProblem, ModelView, PlaceInput, SteeringSide } from '@lucky-thread/contract';
+import { CreateModelRequest, validate } from '@lucky-thread/contract';
 import type { PlaceDraft } from './drafts/placeDraft';
 import { emptyPlace, readPlace } from './drafts/placeDraft';
 
@@ -28,11 +28,24 @@ export const EMPTY_VEHICLE: VehicleDraft = {
   panel: emptyPlace('fusePanel'),
 };
 
+/** A draft of a model that is like another, but for its years or trims. */
+export function likeOf(sister: ModelView): VehicleDraft {
+  const { make, model, generation, keyType, steering } = sister;
+  return {
+    ...EMPTY_VEHICLE,
+    make,
+    model,
+    generation,
+    keyType,
+    steering: steering[0] ?? EMPTY_VEHICLE.steering,
+  };
+}
+
 /** What a draft is sent as, or what is still wrong with it. */
 export type VehicleRequests =
   | {
       readonly ok: true;
-      readonly model: ModelInput;
+      readonly model: CreateModelRequest;
       /** Undefined where the slots are entered as one comes upon them. */
       readonly panel: { readonly id: string; readonly input: PlaceInput } | undefined;
     }
@@ -43,11 +56,16 @@ export function isPanelLeft({ panel }: Pick<VehicleDraft, 'panel'>): boolean {
   return panel.location.trim() === '' && panel.panel.text.trim() === '';
 }
 
-/** What a draft is sent as. */
-export function vehicleRequests(draft: VehicleDraft): VehicleRequests {
-  const model = modelOf(draft);
-  const checked = validate(ModelInput, model);
-  const panel = isPanelLeft(draft) ? undefined : readPlace(draft.panel, []);
+/**
+ * What a draft is sent as.
+ *
+ * @param like id of a model that it is like, whose places it has
+ */
+export function vehicleRequests(draft: VehicleDraft, like?: string): VehicleRequests {
+  const model = { ...modelOf(draft), ...(like === undefined ? {} : { like }) };
+  const checked = validate(CreateModelRequest, model);
+  // Its places are those of the other.
+  const panel = isPanelLeft(draft) || like !== undefined ? undefined : readPlace(draft.panel, []);
   const problems = [
     ...(checked.ok ? [] : checked.problems.map(spokenYear(model))),
     ...(model.yearTo < model.yearFrom
@@ -60,14 +78,14 @@ export function vehicleRequests(draft: VehicleDraft): VehicleRequests {
 }
 
 /** What is no number is not told that it is too late a year. */
-function spokenYear(model: ModelInput): (problem: FieldProblem) => FieldProblem {
+function spokenYear(model: CreateModelRequest): (problem: FieldProblem) => FieldProblem {
   return (problem) =>
     (problem.path === 'yearFrom' || problem.path === 'yearTo') && Number.isNaN(model[problem.path])
       ? { ...problem, message: 'give the model year in four figures' }
       : problem;
 }
 
-function modelOf(draft: VehicleDraft): ModelInput {
+function modelOf(draft: VehicleDraft): CreateModelRequest {
   const yearFrom = yearIn(draft.yearFrom);
   return {
     make: draft.make.trim(),

@@ -46,6 +46,10 @@ export const models = pgTable(
     keyType: text().$type<'key' | 'push button'>().notNull(),
     use: text().notNull(),
     bench: jsonb().$type<BenchVehicle>(),
+    /** What a search looks through, in small letters. */
+    search: text().generatedAlwaysAs(
+      sql`lower(make || ' ' || model || ' ' || generation || ' ' || "use")`,
+    ),
   },
   (table) => [
     index('models_by_shop').on(table.shopId),
@@ -130,6 +134,8 @@ export const sources = pgTable(
       foreignColumns: [table.modelId, table.id],
     }),
     index('sources_by_place').on(table.modelId, table.placeId, table.position),
+    // A legend is found by any part of it.
+    index('sources_by_legend').using('gin', sql`${table.legend} gin_trgm_ops`),
     oneOf('sources_kind', table.kind, SOURCE_KINDS),
     check(
       'sources_slot',

@@ -45,6 +45,20 @@ export interface CardWay {
   readonly leave: () => void;
 }
 
+interface Counts {
+  readonly rows: number;
+  readonly columns: number;
+}
+
+function countsOf({ rows, columns }: CardGrid): Counts {
+  return { rows: rows.length - 1, columns: columns.length - 1 };
+}
+
+/** The grid for other counts or another layout: as guessed wherever that still fits. */
+function regridded({ straight }: Straightened, counts: Counts, layout: CardLayout): CardGrid {
+  return gridOf(straight.card, straight.grid, { ...counts, layout });
+}
+
 const NONE: CardStep = { kind: 'none' };
 
 /** Leads from a picture to what its card says; whatever fails, the lid can still be typed. */
@@ -121,11 +135,11 @@ export function useCard(family: FuseFamily): CardWay {
         setStep({ ...step, kind: 'grid', straight, url, grid, layout });
       }),
     count: (counts) => {
-      if (step.kind === 'grid')
-        setStep({ ...step, grid: gridOf(step.straight.card, step.straight.grid, counts) });
+      if (step.kind === 'grid') setStep({ ...step, grid: regridded(step, counts, step.layout) });
     },
     lay: (layout) => {
-      if (step.kind === 'grid') setStep({ ...step, layout });
+      if (step.kind === 'grid')
+        setStep({ ...step, layout, grid: regridded(step, countsOf(step.grid), layout) });
     },
     read,
     stop: () => {
