@@ -64,7 +64,7 @@ main(async () => {
           PORT: String(port),
           SESSION_SECRET: sessionSecret(folder),
           WEB_FOLDER,
-          DEMO: empty ? '0' : '1',
+          DEMO: empty ? '0' : 'week',
           NODE_ENV: 'production',
         },
       }),

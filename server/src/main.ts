@@ -2,6 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { createServer } from './app';
 import { migrateDatabase, openDatabase } from './db/database';
 import { seed } from './demo/seed';
+import { liveWeek } from './demo/week/liveWeek';
 import { readConfig } from './platform/config';
 
 /** Longest time that ending may take, ms. */
@@ -13,6 +14,7 @@ async function main(): Promise<void> {
   await migrateDatabase(databaseUrl);
   const database = openDatabase(databaseUrl);
   const seeded = await seed(database.db, config.demo);
+  if (config.demoWeek) await liveWeek(database.db, new Date());
   const server = createServer({
     database,
     sessionSecret: config.sessionSecret ?? randomBytes(32).toString('base64url'),

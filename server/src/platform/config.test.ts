@@ -10,6 +10,7 @@ describe('readConfig', () => {
       sessionSecret: undefined,
       webFolder: undefined,
       demo: true,
+      demoWeek: false,
     });
     const all = { DATABASE_URL: URL, PORT: '4280', SESSION_SECRET: 'x'.repeat(16), DEMO: '0' };
     expect(readConfig({ ...all, WEB_FOLDER: '/app/dist' })).toMatchObject({
@@ -17,6 +18,7 @@ describe('readConfig', () => {
       sessionSecret: 'x'.repeat(16),
       webFolder: '/app/dist',
       demo: false,
+      demoWeek: false,
     });
   });
 

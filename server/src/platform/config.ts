@@ -12,6 +12,8 @@ export interface Config {
   readonly webFolder: string | undefined;
   /** Whether the demo data are laid out. */
   readonly demo: boolean;
+  /** The demo shop has a fleet and a year of work. */
+  readonly demoWeek: boolean;
 }
 
 const DEFAULT_PORT = 4180;
@@ -31,7 +33,8 @@ const secret = makeValidator<string>((text) => {
 });
 
 /**
- * The configuration that an environment means: DATABASE_URL, PORT, SESSION_SECRET, WEB_FOLDER, DEMO (`1` or `0`).
+ * The configuration that an environment means: DATABASE_URL, PORT, SESSION_SECRET, WEB_FOLDER, DEMO (`1`, `0`, or
+ * `week` for a demo shop with a year of work).
  *
  * @throws Error naming every variable that is missing or wrong, never its value: some are secret.
  */
@@ -43,7 +46,7 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): C
       PORT: port({ default: DEFAULT_PORT }),
       SESSION_SECRET: secret({ default: undefined }),
       WEB_FOLDER: str({ default: undefined }),
-      DEMO: str({ choices: ['0', '1'], default: '1' }),
+      DEMO: str({ choices: ['0', '1', 'week'], default: '1' }),
     },
     {
       reporter: ({ errors }) => {
@@ -60,7 +63,8 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): C
     port: given.PORT,
     sessionSecret: given.SESSION_SECRET,
     webFolder: given.WEB_FOLDER,
-    demo: given.DEMO === '1',
+    demo: given.DEMO !== '0',
+    demoWeek: given.DEMO === 'week',
   };
 }
 

@@ -1,0 +1,72 @@
+import type { JobPage, ModelSummary, TapPage } from '@lucky-thread/contract';
+import pg from 'pg';
+import { openDatabase } from '../../db/database';
+import type { OpenDatabase } from '../../db/database';
+import type { TestServer, Visitor } from '../../testing/testServer';
+import { startTestServer } from '../../testing/testServer';
+import { liveWeek } from './liveWeek';
+
+const NOW = new Date('2026-05-06T15:00:00.000Z');
+
+let server: TestServer;
+let visitor: Visitor;
+let database: OpenDatabase;
+beforeAll(async () => {
+  server = await startTestServer();
+  database = openDatabase(server.databaseUrl);
+  visitor = await server.visitor();
+  await liveWeek(database.db, NOW);
+}, 120_000);
+afterAll(async () => {
+  await database.close();
+  await server.stop();
+});
+
+async function count(statement: string): Promise<number> {
+  const client = new pg.Client({ connectionString: server.databaseUrl });
+  await client.connect();
+  try {
+    const { rows } = await client.query<{ n: string }>(statement);
+    return Number(rows[0]?.n);
+  } finally {
+    await client.end();
+  }
+}
+
+it('has a fleet, a year of jobs in every phase, and a log that several people wrote over years', async () => {
+  const models = (await visitor.get<ModelSummary[]>('/models')).body;
+  expect(models.length).toBeGreaterThanOrEqual(10);
+  const page = (await visitor.get<JobPage>('/jobs')).body;
+  expect(page.jobs.length).toBeGreaterThanOrEqual(25);
+  expect(new Set(page.jobs.map((job) => job.phase))).toEqual(
+    new Set(['find', 'choose', 'size', 'build', 'prove', 'log']),
+  );
+  expect(page.jobs.some((job) => job.deferred.includes('asleep'))).toBe(true);
+  expect(await count('select count(*) n from tap_points')).toBeGreaterThanOrEqual(60);
+  expect(await count('select count(distinct logged_by) n from tap_points')).toBe(3);
+  expect(await count('select count(distinct year_from) n from tap_points')).toBeGreaterThan(5);
+  expect(await count('select count(*) n from tap_observations')).toBeGreaterThan(0);
+  // Last touched first, over more than a year.
+  const touched = page.jobs.map((job) => job.updatedAt);
+  expect(touched).toEqual([...touched].sort().reverse());
+  expect(touched.at(-1)?.slice(0, 4)).toBe('2025');
+});
+
+it('has two revisions of one model that differ in what feeds a slot', async () => {
+  const { body } = await visitor.get<ModelSummary[]>('/models');
+  const functionOf = async (generation: string) => {
+    const id =
+      body.find((one) => one.model === 'Packet' && one.generation === generation)?.id ?? '';
+    const { taps } = (await visitor.get<TapPage>(`/models/${id}/taps`)).body;
+    return new Set(taps.map((tap) => `${tap.sourceId} ${tap.function}`));
+  };
+  const [first, second] = [await functionOf('I'), await functionOf('II')];
+  expect(first).toContain('dash/F2 accessory');
+  expect(second).not.toContain('dash/F2 accessory');
+});
+
+it('is written once: a shop that works keeps its own', async () => {
+  const before = await count('select count(*) n from jobs');
+  await liveWeek(database.db, NOW);
+  expect(await count('select count(*) n from jobs')).toBe(before);
+});
