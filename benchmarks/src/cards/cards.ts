@@ -22,8 +22,8 @@ const DATA = fileURLToPath(
   new URL('../../../node_modules/@tesseract.js-data/eng/4.0.0_best_int', import.meta.url),
 );
 
-/** Cards that grade the reading. Those of seeds 1 to 40 tuned it; 7001 to 7044 graded it once, before it was mended. */
-const GRADING_SEEDS = seedsFrom(9001, 44);
+/** Cards that grade the reading. Those of seeds 1 to 40 tuned it; 7001 to 7044 and 9001 to 9044 graded it before it was mended. */
+const GRADING_SEEDS = seedsFrom(11_001, 44);
 
 function seedsFrom(first: number, count: number): number[] {
   return Array.from({ length: count }, (_, at) => first + at);

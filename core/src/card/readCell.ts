@@ -38,7 +38,7 @@ export interface ReadCellGiven {
 }
 
 /** Readings less sure of themselves than this have to be looked at, 0 to 100. */
-const SURE = 80;
+const SURE = 88;
 /** A number of the panel: letters, then figures. */
 const NUMBER = /^(?:F|FU|NO|NR|R|K|SB|FB)?\.?\s?\d{1,3}$/i;
 /** A number and a rating that were read without the blank between them. */

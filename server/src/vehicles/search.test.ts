@@ -38,7 +38,7 @@ describe('a model', () => {
     expect((await modelsFor(typed))[0]).toBe(model);
   });
 
-  it.each(['longboat 1990', 'xyzzy', '  ', 'longboat xyzzy', '%', '_', '\\'])(
+  it.each(['longboat 1990', 'xyzzy', 'ong', 'rr def', '  ', 'longboat xyzzy', '%', '_', '\\'])(
     'is not found by “%s”',
     async (typed) => {
       expect(await modelsFor(typed)).toEqual([]);

@@ -46,8 +46,14 @@ async function modelsBy(db: Database, shopId: string, words: readonly string[]) 
 
 const YEAR = /^(?:19|20)\d\d$/;
 
+/** Of shorter words nearly any two share their groups of letters: they must begin a word as they are. */
+const SHORT = 4;
+
 function fits(word: string): SQL {
-  const like = sql`(${models.search} like ${`%${escaped(word)}%`} or word_similarity(${word}, ${models.search}) >= ${LIKE_ENOUGH})`;
+  const like =
+    word.length < SHORT
+      ? sql`(' ' || ${models.search}) like ${`% ${escaped(word)}%`}`
+      : sql`(${models.search} like ${`%${escaped(word)}%`} or word_similarity(${word}, ${models.search}) >= ${LIKE_ENOUGH})`;
   return YEAR.test(word)
     ? sql`(${Number(word)} between ${models.yearFrom} and ${models.yearTo} or ${like})`
     : like;

@@ -8,6 +8,7 @@ import { useCreateJobMutation, useDevicesQuery, useModelsQuery } from '../../sto
 import { problemText } from '../../store/problemText';
 import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
+import { Field } from '../../ui/Field';
 import { PickRow } from '../../ui/PickRow';
 import { Screen } from '../../ui/Screen';
 import { Empty, Failed, Loading } from '../../ui/States';
@@ -129,11 +130,15 @@ export function NewJobScreen() {
   );
 }
 
+/** As many are seen at one glance: nothing needs to be found among them. */
+const FEW = 6;
+
 function ModelPicks(props: {
   models: readonly ModelSummary[];
   draft: JobDraft;
   onDraft: (draft: JobDraft) => void;
 }) {
+  const [typed, setTyped] = useState('');
   if (props.models.length === 0)
     return (
       <Empty
@@ -141,9 +146,23 @@ function ModelPicks(props: {
         text="Enter the car in front of you: what it is, and the lid of its fuse panel."
       />
     );
+  const wanted = typed.trim().toLowerCase();
+  const shown = props.models.filter(
+    (model) =>
+      model.id === props.draft.modelId ||
+      `${modelName(model)} ${modelYears(model)}`.toLowerCase().includes(wanted),
+  );
   return (
     <View role="radiogroup" aria-label="Vehicle model" style={styles.stack}>
-      {props.models.map((model) => (
+      {props.models.length > FEW && (
+        <Field
+          label="Make, model, year or use"
+          testID="find-vehicle"
+          value={typed}
+          onChange={setTyped}
+        />
+      )}
+      {shown.map((model) => (
         <PickRow
           key={model.id}
           title={modelName(model)}

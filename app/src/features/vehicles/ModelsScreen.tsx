@@ -109,7 +109,7 @@ function ModelList({ models }: { readonly models: readonly ModelSummary[] }) {
               <View style={styles.grow}>
                 <Words kind="heading">{modelName(model)}</Words>
                 <Words kind="small" soft>
-                  {[modelYears(model), model.use].filter((part) => part !== '').join(' · ')}
+                  {modelYears(model)}
                 </Words>
               </View>
               <View style={styles.count}>
