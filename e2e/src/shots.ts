@@ -1,5 +1,6 @@
 import path from 'node:path';
 import { PHONE, Visitor, WIDE } from './lib/browser';
+import { choosePicture, pullCorners } from './lib/card';
 import {
   DASHCAM_TAPS,
   chooseBest,
@@ -72,13 +73,20 @@ async function phone(base: string, folder: string): Promise<void> {
     await visitor.type('vehicle-make', 'Tern');
     await visitor.type('vehicle-model', 'Skua');
     await visitor.type('vehicle-yearFrom', '2019');
-    await visitor.type('panel-location', 'Driver’s footwell, behind the flap');
+    await visitor.type('place-location', 'Driver’s footwell, behind the flap');
     await visitor.type(
       'panel-text',
       '10 ACC, 15 CIG, 7.5 A/BAG, 10 IG1\n20? P/WDW, -, 10 RADIO, 25 HTR',
     );
     await visitor.show('panel-text');
     await shot('new-vehicle');
+    await choosePicture(visitor, CARD);
+    await pullCorners(visitor);
+    await visitor.touch('card-straighten');
+    await visitor.touch('card-read');
+    await visitor.see('card-review');
+    await visitor.show('card-review');
+    await shot('lid');
     await visitor.go('/tools/battery');
     await visitor.see('charge-chart');
     await shot('battery');
@@ -102,6 +110,38 @@ async function phone(base: string, folder: string): Promise<void> {
   }
 }
 
+/** A small card with a legend that nobody knows. */
+const CARD = [
+  [
+    ['10A', 'ACC'],
+    ['15A', 'CIG'],
+    ['7.5A', 'AIRBAG'],
+  ],
+  [
+    ['10A', 'IGN 1'],
+    ['20A', 'QXV 7'],
+    ['10A', 'RADIO'],
+  ],
+] as const;
+
+/** A connector of a vehicle that was entered, as it is being typed. */
+async function enterConnector(visitor: Visitor): Promise<void> {
+  await visitor.go('/vehicles/new');
+  await visitor.type('vehicle-make', 'Tern');
+  await visitor.type('vehicle-model', 'Whimbrel');
+  await visitor.type('vehicle-yearFrom', '2019');
+  await visitor.touch('save-vehicle');
+  await visitor.see('new-job-screen');
+  await visitor.go('/vehicles');
+  await visitor.touch('model-Whimbrel');
+  await visitor.touch('add-place');
+  await visitor.touch('add-connector');
+  await visitor.type('place-location', 'Behind the radio');
+  await visitor.type('wires-text', 'BK, RD/YE, 0.75 BU/PK, GN\n-, VT, & VT/BK, PK > WH "clock"');
+  await visitor.see('wires-preview');
+  await visitor.top();
+}
+
 async function wide(base: string, folder: string): Promise<void> {
   const visitor = await Visitor.open(base, WIDE);
   const shot = (name: string): Promise<void> =>
@@ -120,13 +160,8 @@ async function wide(base: string, folder: string): Promise<void> {
     await findSupplySide(visitor, 'memory');
     await visitor.top();
     await shot('choose');
-    await visitor.touch('go-size');
-    for (const { feed, length } of DASHCAM_TAPS) {
-      await visitor.type(`length-${feed}`, length);
-      await visitor.touch(`why-${feed}`);
-    }
-    await visitor.top();
-    await shot('size');
+    await enterConnector(visitor);
+    await shot('place');
     const bunchJob = await startJob(visitor, 'Fulmar', 'Head unit');
     await visitor.go(`/jobs/${bunchJob}/harness`);
     await visitor.touch('known-bunch');

@@ -41,6 +41,7 @@ function Form({ sister }: { readonly sister: ModelView | undefined }) {
   const { draft, setDraft, forget } = useKeptDraft<VehicleDraft>(name, initial);
   const { changing, undo } = useUndo(setDraft);
   const [problems, setProblems] = useState<readonly FieldProblem[]>([]);
+  const [pictured, setPictured] = useState(false);
   const read = useMemo(() => readPlace(draft.panel, []), [draft.panel]);
   const { save, busy, refusal } = useSaveVehicle(draft, {
     like: sister?.id,
@@ -70,13 +71,15 @@ function Form({ sister }: { readonly sister: ModelView | undefined }) {
             <ActionButton
               kind="next"
               label={
-                isPanelLeft(draft) && sister === undefined
-                  ? 'Start a job, slot by slot'
-                  : 'Save, and start a job'
+                pictured
+                  ? 'Take the lid over, or leave it'
+                  : isPanelLeft(draft) && sister === undefined
+                    ? 'Start a job, slot by slot'
+                    : 'Save, and start a job'
               }
               testID="save-vehicle"
               style={styles.even}
-              disabled={busy}
+              disabled={busy || pictured}
               onPress={() => void save()}
             />
           </View>
@@ -99,7 +102,14 @@ function Form({ sister }: { readonly sister: ModelView | undefined }) {
             problems={problems}
             onDraft={(changed) => change(changed, Object.keys(changed).join())}
           />
-          <PlaceEntry draft={draft.panel} read={read} problems={problems} onDraft={change} />
+          <PlaceEntry
+            draft={draft.panel}
+            read={read}
+            problems={problems}
+            onDraft={change}
+            pictured={pictured}
+            onPictured={setPictured}
+          />
         </>
       ) : (
         <Words testID="like-words">

@@ -31,6 +31,9 @@ export interface PanelEntryProps {
   readonly problem: string | undefined;
   /** A step of one name is taken back as one. */
   readonly onDraft: (changed: Partial<PanelDraft>, step: string) => void;
+  /** A picture of the lid is being worked with. */
+  readonly pictured: boolean;
+  readonly onPictured: (pictured: boolean) => void;
 }
 
 const FAMILIES = FUSE_FAMILIES.map((value) => ({ value, label: FUSE_FAMILY_FACTS[value].name }));
@@ -39,9 +42,8 @@ const TOLD = 4;
 
 /** A fuse panel typed as it is read off its lid, and drawn as it will be probed. */
 export function PanelEntry(props: PanelEntryProps) {
-  const { draft, read, onDraft } = props;
+  const { draft, read, onDraft, pictured } = props;
   const [touched, setTouched] = useState<string>();
-  const [pictured, setPictured] = useState(false);
   const unread = read.typed.map(({ row, cell, message }) => `row ${row}, cell ${cell}: ${message}`);
   const slot = read.panel?.slots.find((one) => one.id === touched);
   const edit = (change: CellEdit): void => {
@@ -62,7 +64,7 @@ export function PanelEntry(props: PanelEntryProps) {
         <CardEntry
           draft={draft}
           onLid={(lid) => onDraft(lid, `card ${draft.text}`)}
-          onWorking={setPictured}
+          onWorking={props.onPictured}
         />
         {!pictured && (
           <>

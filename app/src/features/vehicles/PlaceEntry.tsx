@@ -16,10 +16,14 @@ export interface PlaceEntryProps {
   readonly problems: readonly FieldProblem[];
   /** A step of one name is taken back as one. */
   readonly onDraft: (changed: Partial<PlaceDraft>, step: string) => void;
+  /** A picture of the lid is being worked with: nothing is saved before it is taken over or left. */
+  readonly pictured: boolean;
+  readonly onPictured: (pictured: boolean) => void;
 }
 
 /** What a place holds, each kind in its own way. */
-export function PlaceEntry({ draft, read, problems, onDraft }: PlaceEntryProps) {
+export function PlaceEntry(props: PlaceEntryProps) {
+  const { draft, read, problems, onDraft } = props;
   const at = (path: string): string | undefined =>
     problems.find((one) => one.path === path || one.path.startsWith(`${path}.`))?.message;
   switch (draft.kind) {
@@ -31,6 +35,8 @@ export function PlaceEntry({ draft, read, problems, onDraft }: PlaceEntryProps) 
           name={draft.name}
           location={draft.location}
           problem={at('slots')}
+          pictured={props.pictured}
+          onPictured={props.onPictured}
           onDraft={(changed, step) => onDraft({ panel: { ...draft.panel, ...changed } }, step)}
         />
       );

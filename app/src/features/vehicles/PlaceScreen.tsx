@@ -50,6 +50,7 @@ function Form({ model, initial }: { readonly model: ModelView; readonly initial:
   const isOvertaken = initial.base !== draft.base;
   const { changing, undo } = useUndo(setDraft);
   const [problems, setProblems] = useState<readonly FieldProblem[]>([]);
+  const [pictured, setPictured] = useState(false);
   const read = useMemo(() => readPlace(draft, model.places), [draft, model.places]);
   const saving = useSavePlace(model, forget);
   const change = (changed: Partial<PlaceDraft>, step: string): void => {
@@ -91,7 +92,7 @@ function Form({ model, initial }: { readonly model: ModelView; readonly initial:
               }
               testID="save-place"
               style={styles.grow}
-              disabled={saving.busy || isOvertaken}
+              disabled={saving.busy || isOvertaken || pictured}
               onPress={save}
             />
           </View>
@@ -114,7 +115,14 @@ function Form({ model, initial }: { readonly model: ModelView; readonly initial:
         problems={problems}
         onDraft={(changed) => change(changed, Object.keys(changed).join())}
       />
-      <PlaceEntry draft={draft} read={read} problems={problems} onDraft={change} />
+      <PlaceEntry
+        draft={draft}
+        read={read}
+        problems={problems}
+        onDraft={change}
+        pictured={pictured}
+        onPictured={setPictured}
+      />
       {initial.id !== undefined && (
         <DropPlace name={draft.name} onDrop={() => void saving.drop(read.id)} />
       )}
