@@ -1,7 +1,7 @@
 import { IsBoolean, IsIn, IsUUID } from 'class-validator';
 import { FeedPlanInput } from './feedPlan';
 import { HarnessWireInput, PHASES } from './job';
-import { SlotMarks } from './place/panel';
+import { SlotMarks } from './place/slot';
 import type { Phase } from './job';
 import { Instant, Nested, NestedList, OrNull, UniqueBy } from './rules/fields';
 

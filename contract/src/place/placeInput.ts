@@ -12,7 +12,8 @@ import type { Validated } from '../validate';
 import { validate } from '../validate';
 import type { CavityInput, WireLookInput } from './conductors';
 import { ConnectorInput, LoomInput, connectorPlace, loomPlace } from './conductors';
-import type { SlotInput, SlotLook } from './panel';
+import type { SlotInput } from './panel';
+import type { SlotLook } from './slot';
 import { PanelInput, panelPlace } from './panel';
 import { PointsInput, RelaySocketInput, pointsPlace, relaySocketPlace } from './points';
 

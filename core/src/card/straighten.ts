@@ -1,4 +1,3 @@
-import { Matrix, solve } from 'ml-matrix';
 import type { Gray } from './gray';
 import { shadeAt } from './gray';
 
@@ -15,34 +14,26 @@ export type Corners = readonly [Point, Point, Point, Point];
 const LONGEST_PX = 2000;
 
 /**
- * Where a point of the unit square lies on a picture, given where its corners lie: the plane projective map through four
- * points (Hartley and Zisserman, Multiple View Geometry, 2nd ed., 4.1, from memory).
+ * Where a point of the unit square lies on a picture, given where its corners lie: the projective map of the square onto a
+ * quadrilateral in closed form (Heckbert, Fundamentals of Texture Mapping and Image Warping, 1989, 2.2.3, from memory).
  *
  * @throws RangeError when three corners lie in one line or the card is turned inside out.
  */
 export function projection(corners: Corners): (u: number, v: number) => Point {
   if (!isConvex(corners))
     throw new RangeError('The four corners must go round the card: pull each onto its own');
-  const square = [
-    [0, 0],
-    [1, 0],
-    [1, 1],
-    [0, 1],
-  ] as const;
-  const rows: number[][] = [];
-  const right: number[] = [];
-  square.forEach(([u, v], at) => {
-    const { x, y } = corners[at] as Point;
-    rows.push([u, v, 1, 0, 0, 0, -u * x, -v * x], [0, 0, 0, u, v, 1, -u * y, -v * y]);
-    right.push(x, y);
-  });
-  const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0, g = 0, h = 0] = solve(
-    new Matrix(rows),
-    Matrix.columnVector(right),
-  ).to1DArray();
+  const [p0, p1, p2, p3] = corners;
+  const [dx1, dx2, sx] = [p1.x - p2.x, p3.x - p2.x, p0.x - p1.x + p2.x - p3.x];
+  const [dy1, dy2, sy] = [p1.y - p2.y, p3.y - p2.y, p0.y - p1.y + p2.y - p3.y];
+  const area = dx1 * dy2 - dx2 * dy1;
+  const g = (sx * dy2 - dx2 * sy) / area;
+  const h = (dx1 * sy - sx * dy1) / area;
   return (u, v) => {
     const depth = g * u + h * v + 1;
-    return { x: (a * u + b * v + c) / depth, y: (d * u + e * v + f) / depth };
+    return {
+      x: ((p1.x - p0.x + g * p1.x) * u + (p3.x - p0.x + h * p3.x) * v + p0.x) / depth,
+      y: ((p1.y - p0.y + g * p1.y) * u + (p3.y - p0.y + h * p3.y) * v + p0.y) / depth,
+    };
   };
 }
 

@@ -53,20 +53,5 @@ export type { Applicability, ApplicabilityVerdict, VehicleFacts } from './applic
 export { COLOUR_SYSTEMS, WIRE_COLOURS, describeWireColour, parseWireColour } from './wireColour';
 export type { ColourSystem, WireColour, WireColourCode } from './wireColour';
 export { freeCell } from './freeCell';
-export { editCell } from './typed/editCells';
-export type { CellAt, CellEdit } from './typed/editCells';
+export { MOST_SLOTS, MOST_WIRES } from './typed/limits';
 export { POSITION, nextPosition } from './typed/position';
-export { CORNERS, MOST_SLOTS, USUAL_LANDMARKS, typedPanel } from './typedPanel/typedPanel';
-export type {
-  Corner,
-  Numbering,
-  PanelGiven,
-  TypedPanel,
-  TypedProblem,
-} from './typedPanel/typedPanel';
-export { MOST_WIRES, typedWires, writtenWires } from './typedWires/typedWires';
-export type { TypedWire, TypedWires } from './typedWires/typedWires';
-export { typedPoints, writtenPoints } from './typedPoints';
-export type { TypedPoint } from './typedPoints';
-export { writtenCell, writtenPanel } from './typedPanel/writtenPanel';
-export type { PanelLook, WrittenPanel } from './typedPanel/writtenPanel';

@@ -6,7 +6,7 @@ import type {
   PlaceInput,
   PlaceView,
 } from '@lucky-thread/contract';
-import { inputOf, placeOf } from '@lucky-thread/contract';
+import { inputOf, placeOf } from '@lucky-thread/contract/places';
 import type { Place } from '@lucky-thread/core/vehicle';
 import { isConductor } from '@lucky-thread/core/vehicle';
 import { BUNCH_PLACE } from '@lucky-thread/work';

@@ -1,5 +1,5 @@
 import type { ModelView, PlaceInput, ProblemDocument } from '@lucky-thread/contract';
-import { inputOf } from '@lucky-thread/contract';
+import { inputOf } from '@lucky-thread/contract/places';
 import { sourcesOf } from '@lucky-thread/work';
 import { v7 as uuidv7 } from 'uuid';
 import type { Answer, TestServer, Visitor } from '../testing/testServer';

@@ -1,11 +1,6 @@
-import type { CellEdit } from '@lucky-thread/core/vehicle';
-import {
-  CORNERS,
-  FUSE_FAMILIES,
-  FUSE_FAMILY_FACTS,
-  USUAL_LANDMARKS,
-  editCell,
-} from '@lucky-thread/core/vehicle';
+import type { CellEdit } from '@lucky-thread/core/vehicle/typed';
+import { FUSE_FAMILIES, FUSE_FAMILY_FACTS } from '@lucky-thread/core/vehicle';
+import { CORNERS, USUAL_LANDMARKS, editCell } from '@lucky-thread/core/vehicle/typed';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';

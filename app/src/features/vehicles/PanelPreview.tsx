@@ -1,5 +1,5 @@
 import type { Verdict } from '@lucky-thread/core/identify';
-import type { TypedPanel } from '@lucky-thread/core/vehicle';
+import type { TypedPanel } from '@lucky-thread/core/vehicle/typed';
 import { View } from 'react-native';
 import { FusePanel } from '../../panel/FusePanel';
 import { Words } from '../../ui/Words';

@@ -1,5 +1,7 @@
-import type { CellEdit, FuseFamily, SlotSource } from '@lucky-thread/core/vehicle';
-import { FUSE_FAMILIES, FUSE_FAMILY_FACTS, writtenCell } from '@lucky-thread/core/vehicle';
+import type { FuseFamily, SlotSource } from '@lucky-thread/core/vehicle';
+import type { CellEdit } from '@lucky-thread/core/vehicle/typed';
+import { FUSE_FAMILIES, FUSE_FAMILY_FACTS } from '@lucky-thread/core/vehicle';
+import { writtenCell } from '@lucky-thread/core/vehicle/typed';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';

@@ -1,4 +1,4 @@
-import type { TypedWire, TypedWires } from '@lucky-thread/core/vehicle';
+import type { TypedWire, TypedWires } from '@lucky-thread/core/vehicle/typed';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { WireSwatch } from '../../panel/WireSwatch';
 import { usePalette } from '../../ui/ThemeProvider';

@@ -4,6 +4,7 @@ import type { SlotSource } from '../source';
 import type { LidCell } from './lidCell';
 import { NO_POSITION, readCell } from './lidCell';
 import { linesOf } from '../typed/lines';
+import { MOST_SLOTS } from '../typed/limits';
 import { nextPosition } from '../typed/position';
 
 /** Corners that a panel's numbers can begin at, as one stands before it. */
@@ -66,9 +67,6 @@ export interface TypedPanel {
   /** Those that could not. */
   readonly problems: readonly TypedProblem[];
 }
-
-/** Most positions that one panel has. */
-export const MOST_SLOTS = 200;
 
 /** Of all ratings only 7.5 A has a fraction, and no fuse is made for 7 A. */
 const FRACTION = /\b(7),(?=5(?:\s|a\b|\?|$))/gi;

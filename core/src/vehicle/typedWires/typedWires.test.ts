@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { awgAreaMm2 } from '../../units';
 import { WIRE_COLOURS } from '../wireColour';
-import { MOST_WIRES, typedWires, writtenWires } from './typedWires';
+import { MOST_WIRES } from '../typed/limits';
+import { typedWires, writtenWires } from './typedWires';
 
 const read = (text: string, start = '1', system?: 'german' | 'letters, B black') =>
   typedWires(text, { system, start });

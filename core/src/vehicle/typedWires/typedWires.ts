@@ -1,5 +1,6 @@
 import type { WireLook } from '../source';
 import { linesOf } from '../typed/lines';
+import { MOST_WIRES } from '../typed/limits';
 import { nextPosition } from '../typed/position';
 import type { TypedProblem } from '../typedPanel/typedPanel';
 import type { ColourSystem } from '../wireColour';
@@ -27,9 +28,6 @@ export interface TypedWires {
   /** Whether letters mean one colour in one way of writing and another in another. */
   readonly clashes: boolean;
 }
-
-/** Most wires of one loom, or cavities of one connector. */
-export const MOST_WIRES = 200;
 
 /** A cavity without a wire. */
 const EMPTY = /^[-–—_]?$/;

@@ -97,7 +97,7 @@ export const FLEET: readonly DemoVehicle[] = [
     steering: ['left'],
     keyType: 'key',
     use: 'trail buggy',
-    panel: small('tray', 'Fuse tray', 'Under the seat, in the tray', 'standard', [
+    panel: small(['tray', 'Fuse tray', 'Under the seat, in the tray'], 'standard', [
       ['1', 'BATT', 20, 'battery', 'a'],
       ['2', 'ACC', 15, 'accessoryContact', 'a'],
       ['3', 'IGN', 15, 'runContact', 'b'],
@@ -114,7 +114,7 @@ export const FLEET: readonly DemoVehicle[] = [
     steering: ['left'],
     keyType: 'key',
     use: 'delivery moped',
-    panel: small('box', 'Fuse box', 'Under the seat, behind the battery', 'mini', [
+    panel: small(['box', 'Fuse box', 'Under the seat, behind the battery'], 'mini', [
       ['A', 'MAIN', 20, 'battery', 'a'],
       ['B', 'ACC', 10, 'accessoryContact', 'b'],
       ['C', 'CLOCK', 5, 'battery', 'a'],
@@ -130,7 +130,7 @@ export const FLEET: readonly DemoVehicle[] = [
     steering: ['right'],
     keyType: 'key',
     use: 'workboat',
-    panel: small('console', 'Console panel', 'Under the wheel, behind the hatch', 'standard', [
+    panel: small(['console', 'Console panel', 'Under the wheel, behind the hatch'], 'standard', [
       ['1', 'BATT', 25, 'battery', 'a'],
       ['2', 'VHF RADIO', 10, 'battery', 'b'],
       ['3', 'NAV LIGHTS', 10, 'lampSwitch', 'a'],
@@ -149,7 +149,7 @@ export const FLEET: readonly DemoVehicle[] = [
     steering: ['left', 'right'],
     keyType: 'push button',
     use: 'clinic’s electric car',
-    panel: small('knee', 'Knee panel', 'Below the wheel, behind the tray', 'micro2', [
+    panel: small(['knee', 'Knee panel', 'Below the wheel, behind the tray'], 'micro2', [
       ['1', 'HV CTRL', 10, 'battery', 'a'],
       ['2', 'ACC SOCKET', 15, 'accessoryContact', 'a'],
       ['3', 'USB', 10, 'accessoryContact', 'b'],
@@ -171,7 +171,7 @@ export const FLEET: readonly DemoVehicle[] = [
     keyType: 'key',
     use: 'piano tuner’s saloon',
     bunch: 19,
-    panel: small('kick', 'Kick-panel box', 'Right kick panel, behind the carpet', 'standard', [
+    panel: small(['kick', 'Kick-panel box', 'Right kick panel, behind the carpet'], 'standard', [
       ['1', 'CIGAR', 15, 'accessoryContact', 'a'],
       ['2', 'RADIO', 10, 'accessoryContact', 'b'],
       ['3', 'ROOM', 10, 'battery', 'a'],
@@ -185,9 +185,7 @@ export const FLEET: readonly DemoVehicle[] = [
 ];
 
 function small(
-  id: string,
-  name: string,
-  location: string,
+  [id, name, location]: readonly [id: string, name: string, location: string],
   family: PanelRows['family'],
   slots: PanelRows['slots'],
 ): PanelRows {

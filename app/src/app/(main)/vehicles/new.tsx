@@ -1,3 +1,3 @@
-import { NewVehicleScreen } from '../../../features/vehicles/NewVehicleScreen';
+import { NewVehicle } from '../../../features/vehicles/entry';
 
-export default NewVehicleScreen;
+export default NewVehicle;

@@ -1,6 +1,7 @@
 import type { CardCell, ReadCardCell } from '@lucky-thread/core/card';
 import type { Slot } from '@lucky-thread/core/vehicle';
-import { POSITION, writtenPanel } from '@lucky-thread/core/vehicle';
+import { POSITION } from '@lucky-thread/core/vehicle';
+import { writtenPanel } from '@lucky-thread/core/vehicle/typed';
 import type { PanelDraft } from '../drafts/panelDraft';
 
 /** A fuse of a card as it was read and, where somebody looked, put right. */

@@ -1,6 +1,7 @@
 import type { PanelInput, SlotLook } from '@lucky-thread/contract';
-import type { Corner, FuseFamily, Panel, Slot, TypedPanel } from '@lucky-thread/core/vehicle';
-import { USUAL_LANDMARKS, typedPanel, writtenPanel } from '@lucky-thread/core/vehicle';
+import type { FuseFamily, Panel, Slot } from '@lucky-thread/core/vehicle';
+import type { Corner, TypedPanel } from '@lucky-thread/core/vehicle/typed';
+import { USUAL_LANDMARKS, typedPanel, writtenPanel } from '@lucky-thread/core/vehicle/typed';
 
 /** The slots of a fuse panel as they are being typed. */
 export interface PanelDraft {

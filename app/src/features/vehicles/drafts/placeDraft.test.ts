@@ -1,5 +1,5 @@
 import type { PlaceView } from '@lucky-thread/contract';
-import { placeOf } from '@lucky-thread/contract';
+import { placeOf } from '@lucky-thread/contract/places';
 import type { PlaceKind } from '@lucky-thread/core/vehicle';
 import { PLACE_KINDS } from '@lucky-thread/core/vehicle';
 import { withBase, withStripe } from './pickedColour';

@@ -1,23 +1,20 @@
 import type { FieldProblem, PlaceInput, PlaceView, SlotLook } from '@lucky-thread/contract';
-import { inputOf, placeOf, validatePlace } from '@lucky-thread/contract';
+import { inputOf, placeOf, validatePlace } from '@lucky-thread/contract/places';
 import type {
   BodySide,
   BodyZone,
   ColourSystem,
   Place,
   PlaceKind,
-  TypedPanel,
-  TypedProblem,
-  TypedWires,
 } from '@lucky-thread/core/vehicle';
+import type { TypedPanel, TypedProblem, TypedWires } from '@lucky-thread/core/vehicle/typed';
+import { PLACE_KIND_NAMES, isConductor } from '@lucky-thread/core/vehicle';
 import {
-  PLACE_KIND_NAMES,
-  isConductor,
   typedPoints,
   typedWires,
   writtenPoints,
   writtenWires,
-} from '@lucky-thread/core/vehicle';
+} from '@lucky-thread/core/vehicle/typed';
 import type { PanelDraft } from './panelDraft';
 import { EMPTY_PANEL, panelDraft, panelParts, readPanel } from './panelDraft';
 

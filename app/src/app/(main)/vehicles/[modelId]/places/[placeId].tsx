@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { PlaceScreen } from '../../../../../features/vehicles/PlaceScreen';
+import { PlaceOf } from '../../../../../features/vehicles/entry';
 
 /** One place of a vehicle model, to be put right. */
 export default function PlaceRoute() {
   const { modelId, placeId } = useLocalSearchParams<{ modelId: string; placeId: string }>();
-  return <PlaceScreen modelId={modelId} placeId={placeId} />;
+  return <PlaceOf modelId={modelId} placeId={placeId} />;
 }

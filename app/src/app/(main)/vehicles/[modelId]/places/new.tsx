@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { PlaceScreen } from '../../../../../features/vehicles/PlaceScreen';
+import { PlaceOf } from '../../../../../features/vehicles/entry';
 
 /** A new place of a vehicle model, of the kind that the address names. */
 export default function NewPlaceRoute() {
   const { modelId, kind } = useLocalSearchParams<{ modelId: string; kind?: string }>();
-  return <PlaceScreen modelId={modelId} kind={kind} />;
+  return <PlaceOf modelId={modelId} kind={kind} />;
 }
