@@ -4,7 +4,6 @@ import {
   Equals,
   IsBoolean,
   IsIn,
-  IsInt,
   IsNumber,
   IsString,
   Length,
@@ -13,9 +12,8 @@ import {
   Min,
 } from 'class-validator';
 import { WIRE_COLOUR } from '../rules/wireColour';
-import { NestedList, Optional, UniqueBy } from '../rules/fields';
+import { GridIndex, NestedList, Optional, UniqueBy } from '../rules/fields';
 import { PlaceHead, headOf } from './head';
-import { MOST_LINES } from './panel';
 
 /** Smallest and largest cross-section of a vehicle's wire, mm². */
 const GAUGES_MM2 = [0.05, 120] as const;
@@ -63,15 +61,11 @@ export class WireLookInput {
 /** One cavity of a connector, seen from the side that the wires go in. */
 export class CavityInput extends WireLookInput {
   /** Column, from 0. */
-  @IsInt()
-  @Min(0)
-  @Max(MOST_LINES - 1)
+  @GridIndex()
   column!: number;
 
   /** Row, from 0. */
-  @IsInt()
-  @Min(0)
-  @Max(MOST_LINES - 1)
+  @GridIndex()
   row!: number;
 }
 

@@ -1,12 +1,9 @@
 import type { Place } from '@lucky-thread/core/vehicle';
 import { MOST_SLOTS, POSITION } from '@lucky-thread/core/vehicle';
-import { Equals, IsInt, Matches, Max, Min } from 'class-validator';
-import { Nested, NestedList, Optional, UniqueBy } from '../rules/fields';
+import { Equals, Matches } from 'class-validator';
+import { GridIndex, Nested, NestedList, Optional, UniqueBy } from '../rules/fields';
 import { PlaceHead, headOf } from './head';
 import { SlotLook, SlotMarks, slotSource } from './slot';
-
-/** Most rows or columns of a panel or connector. */
-export const MOST_LINES = 50;
 
 /** One slot of a panel as it can be seen. */
 export class SlotInput extends SlotMarks {
@@ -15,15 +12,11 @@ export class SlotInput extends SlotMarks {
   position!: string;
 
   /** Column, from 0. */
-  @IsInt()
-  @Min(0)
-  @Max(MOST_LINES - 1)
+  @GridIndex()
   column!: number;
 
   /** Row, from 0. */
-  @IsInt()
-  @Min(0)
-  @Max(MOST_LINES - 1)
+  @GridIndex()
   row!: number;
 
   /** How this one differs in build or lie; left out: like the others. */

@@ -78,6 +78,18 @@ export function UniqueBy<T>(field: keyof T, message: string): PropertyDecorator 
   return ArrayUnique((entry: T | null | undefined) => entry?.[field], { message });
 }
 
+/** Most rows or columns of a panel or connector. */
+const MOST_LINES = 50;
+
+/** A row or a column of a panel or connector, from 0. */
+export function GridIndex(): PropertyDecorator {
+  return all(
+    IsInt({ message: '$property is a whole number' }),
+    Min(0, { message: '$property counts from 0' }),
+    Max(MOST_LINES - 1, { message: `there are at most ${MOST_LINES} rows and columns` }),
+  );
+}
+
 /** The version that a change was made from. */
 export function Version(): PropertyDecorator {
   return all(

@@ -40,6 +40,7 @@ export function SlotInHand({ context, slot, onDone }: SlotInHandProps) {
   const taken =
     slot === undefined && shown?.slots.some((one) => one.position === position) === true;
   const problem = problemOf(position, taken);
+  const isLong = legend.trim().length > MOST_LETTERS;
   const keep = (): void => {
     const words = legend.trim();
     const marks = {
@@ -80,6 +81,7 @@ export function SlotInHand({ context, slot, onDone }: SlotInHandProps) {
           <Field
             label="Legend, as printed"
             hint="empty where nothing is printed"
+            problem={isLong ? `up to ${MOST_LETTERS} letters` : undefined}
             testID="hand-legend"
             value={legend}
             onChange={setLegend}
@@ -123,7 +125,7 @@ export function SlotInHand({ context, slot, onDone }: SlotInHandProps) {
           label={slot === undefined ? 'Read it' : 'Keep it'}
           testID="hand-keep"
           style={styles.wide}
-          disabled={problem !== undefined || legend.trim().length > MOST_LETTERS}
+          disabled={problem !== undefined || isLong}
           onPress={keep}
         />
       </View>

@@ -7,8 +7,6 @@ import { v7 as uuidv7 } from 'uuid';
 import { useEnterModelMutation, useModelQuery, usePutPlaceMutation } from '../../store/api';
 import { useKeptDraft } from '../../store/keptDraft';
 import { problemText } from '../../store/problemText';
-import { ActionButton } from '../../ui/ActionButton';
-import { Caution } from '../../ui/Caution';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Screen } from '../../ui/Screen';
@@ -21,7 +19,7 @@ import type { VehicleDraft } from './newVehicle';
 import { EMPTY_VEHICLE, isPanelLeft, likeOf, vehicleRequests } from './newVehicle';
 import { PlaceEntry } from './PlaceEntry';
 import { PlaceHeadFields } from './PlaceHeadFields';
-import { Problems } from './Problems';
+import { SaveBar } from './SaveBar';
 import { useUndo } from './useUndo';
 
 /** A vehicle that the shop has not met yet: what it is, and the lid of its fuse panel. */
@@ -57,33 +55,21 @@ function Form({ sister }: { readonly sister: ModelView | undefined }) {
       testID="new-vehicle"
       roomy
       bottom={
-        <View style={styles.stack}>
-          <Problems problems={problems} testID="vehicle-problems" />
-          {refusal !== undefined && <Caution testID="vehicle-refusal">{refusal}</Caution>}
-          <View style={styles.row}>
-            <ActionButton
-              kind="quiet"
-              label="Undo"
-              testID="undo-entry"
-              disabled={undo === undefined}
-              onPress={() => undo?.()}
-            />
-            <ActionButton
-              kind="next"
-              label={
-                pictured
-                  ? 'Take the lid over, or leave it'
-                  : isPanelLeft(draft) && sister === undefined
-                    ? 'Start a job, slot by slot'
-                    : 'Save, and start a job'
-              }
-              testID="save-vehicle"
-              style={styles.even}
-              disabled={busy || pictured}
-              onPress={() => void save()}
-            />
-          </View>
-        </View>
+        <SaveBar
+          name="vehicle"
+          problems={problems}
+          refusal={refusal}
+          undo={undo}
+          label={
+            pictured
+              ? 'Take the lid over, or leave it'
+              : isPanelLeft(draft) && sister === undefined
+                ? 'Start a job, slot by slot'
+                : 'Save, and start a job'
+          }
+          disabled={busy || pictured}
+          onSave={() => void save()}
+        />
       }
     >
       <Words kind="title">

@@ -9,7 +9,6 @@ import { useDropPlaceMutation, useModelQuery, usePutPlaceMutation } from '../../
 import { useKeptDraft } from '../../store/keptDraft';
 import { problemOf, problemText } from '../../store/problemText';
 import { ActionButton } from '../../ui/ActionButton';
-import { Caution } from '../../ui/Caution';
 import { Screen } from '../../ui/Screen';
 import { Failed, Loading } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
@@ -18,7 +17,7 @@ import type { PlaceDraft } from './drafts/placeDraft';
 import { draftOf, emptyPlace, readPlace } from './drafts/placeDraft';
 import { PlaceEntry } from './PlaceEntry';
 import { PlaceHeadFields } from './PlaceHeadFields';
-import { Problems } from './Problems';
+import { SaveBar } from './SaveBar';
 import { useUndo } from './useUndo';
 
 /** Props of {@link PlaceScreen}. */
@@ -66,37 +65,28 @@ function Form({ model, initial }: { readonly model: ModelView; readonly initial:
       testID="place"
       roomy
       bottom={
-        <View style={styles.stack}>
-          <Problems problems={problems} testID="place-problems" />
-          {saving.refusal !== undefined && (
-            <Caution testID="place-refusal">{saving.refusal}</Caution>
-          )}
+        <SaveBar
+          name="place"
+          problems={problems}
+          refusal={saving.refusal}
+          undo={undo}
+          label={
+            pictured
+              ? 'Take the lid over, or leave it'
+              : initial.id === undefined
+                ? `Save this ${kindName(draft.kind)}`
+                : 'Save the changes'
+          }
+          disabled={saving.busy || isOvertaken || pictured}
+          onSave={save}
+        >
           {isOvertaken && (
             <Overtaken
               onTheirs={() => change(initial, 'theirs')}
               onMine={() => setDraft({ ...draft, base: initial.base })}
             />
           )}
-          <View style={styles.row}>
-            <ActionButton
-              kind="quiet"
-              label="Undo"
-              testID="undo-entry"
-              disabled={undo === undefined}
-              onPress={() => undo?.()}
-            />
-            <ActionButton
-              kind="next"
-              label={
-                initial.id === undefined ? `Save this ${kindName(draft.kind)}` : 'Save the changes'
-              }
-              testID="save-place"
-              style={styles.grow}
-              disabled={saving.busy || isOvertaken || pictured}
-              onPress={save}
-            />
-          </View>
-        </View>
+        </SaveBar>
       }
     >
       <View>
