@@ -88,6 +88,46 @@ describe('a legend that was read', () => {
     expect(snapped.doubt).toBeDefined();
   });
 
+  // Spelled by nobody so, but understood once a figure is a letter again.
+  it.each([
+    ['5ITZHEIZUNG L', 'SITZHEIZUNG L'],
+    ['8ATTERIE 2', 'BATTERIE 2'],
+    ['M1RROR HTR RH', 'MIRROR HTR RH'],
+    ['R0OM/CLOCK', 'ROOM/CLOCK'],
+  ])('as %s is worked out as %s', (read, legend) => {
+    expect(snapLegend(read, [])).toMatchObject({
+      legend,
+      known: true,
+      doubt: `read as ${read}, taken for ${legend}`,
+    });
+  });
+
+  it.each(['CONDAMNATION 10A', '12V OUT', 'ACC RELAY 7.5A', 'A/C 1', 'HO2S', 'IG2'])(
+    'with figures that belong to it stays as it is: %s',
+    (legend) => {
+      expect(snapLegend(legend, [])).toEqual({
+        legend,
+        distance: 0,
+        known: true,
+        doubt: undefined,
+      });
+    },
+  );
+
+  it.each(['CTRL', 'ELEC', 'MULTI', 'B2', 'G8', 'XX7Y', 'PO5TOJOWE'])(
+    'that cannot be told is left as it was read, in doubt: %s',
+    (legend) => {
+      const snapped = snapLegend(legend, []);
+      expect(snapped).toMatchObject({ legend, distance: 0 });
+      expect(snapped.doubt).toMatch(/no legend that is known|a figure among its letters/);
+    },
+  );
+
+  it('may be another of another safety that looks like it', () => {
+    expect(snapLegend('COMP', []).doubt).toBe('may be COMF');
+    expect(snapLegend('QXV 8', ['QXV B'])).toMatchObject({ legend: 'QXV B', distance: 0.25 });
+  });
+
   it('stays as it is where it means something, and where nothing is like it', () => {
     expect(snapLegend('RADIO', [])).toMatchObject({ legend: 'RADIO', doubt: undefined });
     expect(snapLegend('XQZW', [])).toMatchObject({ legend: 'XQZW', known: false });

@@ -64,6 +64,13 @@ export function snapLegend(read: string, met: readonly string[]): SnappedLegend 
       known: true,
       doubt: `read as ${legend}, taken for ${better.legend}`,
     };
+  if (MIXED.test(legend))
+    return {
+      legend,
+      distance: 0,
+      known: own.unknown < UNKNOWN,
+      doubt: 'a figure among its letters',
+    };
   if (own.unknown < UNKNOWN)
     return { legend, distance: 0, known: true, doubt: rivalDoubt(own, met) };
   return { legend, distance: 0, known: false, doubt: 'no legend that is known' };
