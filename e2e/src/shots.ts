@@ -151,15 +151,6 @@ async function wide(base: string, folder: string): Promise<void> {
     await startJob(visitor, 'Fairway', 'Dashcam with parking mode');
     await followPlan(visitor, 12);
     await shot('find');
-    await followPlan(visitor);
-    await chooseBest(
-      visitor,
-      DASHCAM_TAPS.map((tap) => tap.feed),
-    );
-    await findSupplySide(visitor, 'switched');
-    await findSupplySide(visitor, 'memory');
-    await visitor.top();
-    await shot('choose');
     await enterConnector(visitor);
     await shot('place');
     const bunchJob = await startJob(visitor, 'Fulmar', 'Head unit');

@@ -381,6 +381,32 @@ describe('changes to a job', () => {
     expect(store.getState().outbox).toEqual([]);
   });
 
+  it.each([
+    [
+      'a slot',
+      { kind: 'slot', body: { placeId: 'dash', position: 'F1', marks: {}, holds: 'model' } },
+    ],
+    ['a wire', { kind: 'wires', body: { wires: [{ id: 'dash/F1', name: 'F1' }] } }],
+  ] as const)(
+    'that make %s known come before its readings, while others pass',
+    async (_what, change) => {
+      const store = makeStore();
+      answers = [500];
+      store.dispatch(changeJob({ ...JOB, seen: [] }, [change]));
+      const behind = store.dispatch(takeReading('job', REQUEST));
+      const beside = store.dispatch(takeReading('job', { ...REQUEST, sourceId: 'dash/F2' }));
+      await settled();
+      await store.dispatch(flushOutbox());
+      await settled();
+      expect(store.getState().outbox).toEqual([]);
+      const made = asked.findLastIndex((one) => !one.includes('/readings/'));
+      const sentAt = (id: string): number => asked.findIndex((one) => one.endsWith(id));
+      expect(made).toBeGreaterThan(0);
+      expect(sentAt(behind)).toBeGreaterThan(made);
+      expect(sentAt(beside)).toBeLessThan(made);
+    },
+  );
+
   it('that prove something wait for the readings that they name', async () => {
     const store = makeStore();
     answers = [500];

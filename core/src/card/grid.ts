@@ -247,18 +247,3 @@ export function cellBoxes({ rows, columns }: CardGrid): Box[][] {
     }),
   );
 }
-
-/** Share of a cell that must be ink for something to be written in it. */
-const WRITTEN = 0.004;
-
-/** Whether anything stands in a cell. */
-export function isBlank({ width, pixels }: Gray, box: Box): boolean {
-  let ink = 0;
-  let all = 0;
-  for (let y = Math.ceil(box.top); y < box.bottom; y += 1)
-    for (let x = Math.ceil(box.left); x < box.right; x += 1) {
-      all += 1;
-      if ((pixels[y * width + x] ?? 255) < INK) ink += 1;
-    }
-  return all === 0 || ink / all < WRITTEN;
-}

@@ -8,23 +8,22 @@ const NAMED = 5;
 
 /** Which legends on the lid are worth entering next, feed by feed: what the rest of the lid would gain. */
 export function LegendsToFind({ context }: { readonly context: JobContext }) {
-  const feeds = slotFeeds(context);
+  const { device } = context.job;
   const [named, setNamed] = useState<readonly string[]>([]);
-  const roles = [...new Set(feeds.map((feed) => feed.role))].join();
   useEffect(() => {
     let isCurrent = true;
     const show = async (): Promise<void> => {
       const { legendsFor } = await import('@lucky-thread/core/identify/legend');
-      const lines = feeds.map(({ name, role }) => `${name}: ${legendsFor(role, NAMED).join(', ')}`);
+      const lines = slotFeeds({ job: { device } }).map(
+        ({ name, role }) => `${name}: ${legendsFor(role, NAMED).join(', ')}`,
+      );
       if (isCurrent) setNamed([...new Set(lines)]);
     };
     void show();
     return () => {
       isCurrent = false;
     };
-    // The feeds' roles say it all; the list itself is made anew with every drawing.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [roles]);
+  }, [device]);
   if (named.length === 0) return null;
   return (
     <Words kind="small" soft testID="legends-to-find">

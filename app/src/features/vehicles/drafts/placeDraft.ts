@@ -8,7 +8,7 @@ import type {
   PlaceKind,
 } from '@lucky-thread/core/vehicle';
 import type { TypedPanel, TypedProblem, TypedWires } from '@lucky-thread/core/vehicle/typed';
-import { PLACE_KIND_NAMES, isConductor } from '@lucky-thread/core/vehicle';
+import { isConductor } from '@lucky-thread/core/vehicle';
 import {
   typedPoints,
   typedWires,
@@ -255,9 +255,4 @@ function storedLooks(stored: PlaceView | undefined): ReadonlyMap<string, SlotLoo
   const input = stored === undefined ? undefined : inputOf(stored);
   if (input?.kind !== 'fusePanel') return new Map();
   return new Map(input.slots.map(({ position, look }) => [position, look ?? input.look]));
-}
-
-/** What a place of a kind is called, with its article. */
-export function aPlace(kind: PlaceKind): string {
-  return `a ${PLACE_KIND_NAMES[kind]}`;
 }
