@@ -198,6 +198,15 @@ describe('a card', () => {
     expect(cells?.[0]?.doubts).toEqual(['also read as 15 A ACC']);
   });
 
+  it('says what most of its readings say, whichever comes first', async () => {
+    const card = ruledCard(1, 1);
+    const texts = ['15A', 'CIG', '10A CIG', '10A ACC'];
+    const read = async () => ({ text: texts.shift() ?? '', confidence: 95 });
+    const cells = await readCard(card, guessGrid(card), { ...given, read, onProgress: goOn });
+    expect(cells?.[0]).toMatchObject({ ratingA: 10, legend: 'CIG' });
+    expect(cells?.[0]?.doubts).toEqual(['also read as 15 A CIG', 'also read as 10 A ACC']);
+  });
+
   it('is in doubt where the reading is not sure of itself', async () => {
     const card = ruledCard(1, 1);
     const read = says([['10A', 'ACC']], 40);
