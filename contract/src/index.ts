@@ -33,6 +33,14 @@ export type { SlotLook } from './place/slot';
 export { SlotMarks, slotSource } from './place/slot';
 export type { PlaceInput, PlaceView } from './place/placeInput';
 export type { GlossaryEntryView, HandbookEntryView } from './handbook';
+export {
+  DescribePhotoRequest,
+  LONGEST_CAPTION,
+  LONGEST_PHOTO_PX,
+  MOST_PHOTOS,
+  MOST_PHOTO_BYTES,
+} from './photo';
+export type { PhotoPinInput, PhotoView } from './photo';
 export type { ProblemDocument } from './problem';
 export { INSTRUMENTS, ReadingRequest, seenOf, shownOf, toCoreReading, toValue } from './reading';
 export type { InstrumentName, ReadingView, SeenView, ShownView } from './reading';

@@ -1,6 +1,7 @@
 import type { PlaceView } from './place/placeInput';
 import type { HandbookEntryView } from './handbook';
 import type { SteeringSide } from './job';
+import type { PhotoView } from './photo';
 
 /** A vehicle model as lists show it. */
 export interface ModelSummary {
@@ -25,6 +26,8 @@ export interface ModelView extends ModelSummary {
   readonly places: readonly PlaceView[];
   /** What somebody has looked up in the handbook, by slot; the slots carry the entries too. */
   readonly handbook: readonly HandbookEntryView[];
+  /** Photos of its places, oldest first. */
+  readonly photos: readonly PhotoView[];
   /** Whether a simulated car stands behind it, so that the simulated meter can be used. */
   readonly simulated: boolean;
 }

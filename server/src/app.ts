@@ -19,9 +19,11 @@ import { jobRoutes } from './jobs/routes';
 import { attachMeter } from './meter/attachMeter';
 import type { MeterConnections } from './meter/connections';
 import { newMeterConnections } from './meter/connections';
+import { packRoutes } from './packs/routes';
 import { readingRoutes } from './readings/routes';
 import { shopRoutes } from './shop/routes';
 import { tapRoutes } from './taps/routes';
+import { photoRoutes } from './vehicles/photos/routes';
 import { vehicleRoutes } from './vehicles/routes';
 
 /** What the application is made of. */
@@ -97,8 +99,15 @@ function createApp(
     requireSession,
     readBody,
   );
-  app.use('/api', vehicleRoutes(db), deviceRoutes(db), jobRoutes(db), readingRoutes(db));
-  app.use('/api', tapRoutes(db), shopRoutes(db));
+  app.use(
+    '/api',
+    vehicleRoutes(db),
+    photoRoutes(db),
+    deviceRoutes(db),
+    jobRoutes(db),
+    readingRoutes(db),
+  );
+  app.use('/api', tapRoutes(db), packRoutes(db), shopRoutes(db));
   app.use('/api', unknownRoute);
   app.use('/reading', readingFiles());
   if (parts.webFolder !== undefined) serveWeb(app, parts.webFolder);

@@ -49,17 +49,19 @@ export async function importTaps(
   });
 }
 
-function sourceProblem(
+/** Why a tap point cannot be at the source that it names. */
+export function sourceProblem(
   { number, row }: NumberedRow,
   sources: ReadonlyMap<string, Source>,
+  file = '',
 ): FieldProblem[] {
-  const path = `row ${number}, column source`;
+  const path = `${file}row ${number}, column source`;
   const source = sources.get(row.source);
   if (source === undefined) return [{ path, message: `the model has no source ${row.source}` }];
   if ((source.kind === 'slot') !== (row.supply_contact !== ''))
     return [
       {
-        path: `row ${number}, column supply_contact`,
+        path: `${file}row ${number}, column supply_contact`,
         message:
           source.kind === 'slot'
             ? 'must be a or b at a slot'
@@ -120,7 +122,8 @@ function knownProblem(
   return field === undefined ? [] : [{ path: `row ${one.number}, column ${field}`, message }];
 }
 
-function newTap(actor: Actor, modelId: string, row: TapCsvRow): NewTapPoint {
+/** A tap point that comes from elsewhere, as it is kept. */
+export function newTap(actor: Actor, modelId: string, row: TapCsvRow): NewTapPoint {
   return {
     id: row.id,
     shopId: actor.shopId,

@@ -7,14 +7,14 @@ import type { TapPage } from '@lucky-thread/contract';
 import type { Actor } from '../auth/session';
 import { actorOf } from '../auth/session';
 import type { Database } from '../db/database';
-import { ID_FORM, SOURCE_FORM, TIMESTAMP_FORM, cursorIn } from '../http/cursor';
+import { cursorIn } from '../http/cursor';
 import { checked, idIn } from '../http/handlers';
 import { Problem, notFound } from '../http/problem';
 import { getJob } from '../jobs/jobService';
 import { findPlaces } from '../vehicles/placeRepository';
 import { tapsAsCsv } from './csv/writeTaps';
 import { importTaps } from './importTaps';
-import { pageOfTaps, tapsForJob } from './tapRepository';
+import { TAP_CURSOR, pageOfTaps, tapsForJob } from './tapRepository';
 import { logTap } from './tapService';
 
 /** The tap points of the shop's models. */
@@ -55,7 +55,7 @@ export function tapRoutes(db: Database): Router {
 }
 
 function page(db: Database, actor: Actor, modelId: string, after: unknown): Promise<TapPage> {
-  const place = cursorIn(after, [SOURCE_FORM, TIMESTAMP_FORM, ID_FORM]);
+  const place = cursorIn(after, TAP_CURSOR);
   return pageOfTaps(db, { shopId: actor.shopId, modelId }, place);
 }
 

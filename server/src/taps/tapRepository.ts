@@ -3,13 +3,15 @@ import { and, asc, eq, sql } from 'drizzle-orm';
 import type { SQL } from 'drizzle-orm';
 import type { Database } from '../db/database';
 import { sources, tapPoints, tapReadings, users } from '../db/schema';
-import { cursorOf } from '../http/cursor';
+import { ID_FORM, SOURCE_FORM, TIMESTAMP_FORM, cursorIn, cursorOf } from '../http/cursor';
 import { tapColumns } from './tapColumns';
 import { tapView } from './tapView';
 
 /** A tap point to be stored. */
 export type NewTapPoint = typeof tapPoints.$inferInsert;
 
+/** What a cursor of the log is made of: source, time and id. */
+export const TAP_CURSOR = [SOURCE_FORM, TIMESTAMP_FORM, ID_FORM] as const;
 /** Tap points in one page of a model's log. */
 export const TAPS_A_PAGE = 100;
 /**
@@ -58,6 +60,19 @@ export async function pageOfTaps(
     taps: shown.map(tapView),
     next: more ? cursorOf([last.tap.sourceId, last.logged, last.tap.id]) : null,
   };
+}
+
+/** A model's whole log, page by page. */
+export async function* everyTap(
+  db: Database,
+  of: { readonly shopId: string; readonly modelId: string },
+): AsyncGenerator<readonly TapPointView[]> {
+  let after: readonly string[] | undefined;
+  do {
+    const page: TapPage = await pageOfTaps(db, of, after);
+    yield page.taps;
+    after = page.next === null ? undefined : cursorIn(page.next, TAP_CURSOR);
+  } while (after !== undefined);
 }
 
 /**

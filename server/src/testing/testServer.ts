@@ -20,6 +20,7 @@ export interface Answer<T> {
   readonly status: number;
   readonly body: T;
   readonly text: string;
+  readonly bytes: Uint8Array<ArrayBuffer>;
   readonly headers: Headers;
 }
 
@@ -159,18 +160,18 @@ export class Visitor {
         ...(body === undefined ? {} : { 'content-type': type }),
         ...headers,
       },
-      ...(body === undefined
-        ? {}
-        : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+      ...(body === undefined ? {} : { body: isReady(body) ? body : JSON.stringify(body) }),
     });
     const [cookie] = response.headers.getSetCookie();
     if (cookie !== undefined) this.cookie = cookie.split(';')[0] ?? '';
-    const text = await response.text();
+    const bytes = new Uint8Array(await response.arrayBuffer());
+    const text = new TextDecoder().decode(bytes);
     const json = response.headers.get('content-type')?.includes('json') === true;
     return {
       status: response.status,
       body: (json ? JSON.parse(text) : undefined) as T,
       text,
+      bytes,
       headers: response.headers,
     };
   }
@@ -212,6 +213,11 @@ export class Visitor {
       });
     }
   }
+}
+
+/** Whether a body goes out as it is. */
+function isReady(body: unknown): body is string | Uint8Array<ArrayBuffer> {
+  return typeof body === 'string' || body instanceof Uint8Array;
 }
 
 /** A feed's plan as a test writes it, with the proofs that are shown for it. */

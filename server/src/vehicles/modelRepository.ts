@@ -3,6 +3,7 @@ import type { BenchVehicle } from '@lucky-thread/core/bench';
 import type { ModelSummary, ModelView } from '@lucky-thread/contract';
 import type { Database } from '../db/database';
 import { models, tapPoints } from '../db/schema';
+import { photosOf } from './photos/photoRepository';
 import { findPlaces } from './placeRepository';
 
 /** What lists show of a model; places and the simulated car are fetched where they are needed. */
@@ -67,6 +68,7 @@ export async function findModel(
   return {
     ...row,
     ...(found ?? { places: [], handbook: [] }),
+    photos: await photosOf(db, id),
     tapPointCount: taps?.taps ?? 0,
   };
 }

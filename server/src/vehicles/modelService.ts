@@ -7,8 +7,6 @@ import type {
   PlaceView,
 } from '@lucky-thread/contract';
 import { inputOf, placeOf } from '@lucky-thread/contract/places';
-import type { Place } from '@lucky-thread/core/vehicle';
-import { isConductor } from '@lucky-thread/core/vehicle';
 import { BUNCH_PLACE } from '@lucky-thread/work';
 import { and, eq, sql } from 'drizzle-orm';
 import type { Actor } from '../auth/session';
@@ -17,6 +15,7 @@ import { models } from '../db/schema';
 import { conflict, invalid, notFound, stale } from '../http/problem';
 import { sameContent } from '../http/sameContent';
 import { copyFrom } from './copyModel';
+import { mateProblems } from './mates';
 import { findModel } from './modelRepository';
 import { dropPlace, findPlaces, putPlace } from './placeRepository';
 
@@ -131,21 +130,4 @@ async function changePlaces(
       ]);
   });
   return (await findModel(db, actor.shopId, at.modelId)) as ModelView;
-}
-
-/** Wires that are taped with none of their place. */
-function mateProblems({ sources }: Place): FieldProblem[] {
-  const ids = new Set(sources.map((source) => source.id));
-  return sources.flatMap((source, index) => {
-    if (!isConductor(source)) return [];
-    const { id, name, tapedWith } = source;
-    return tapedWith === undefined || (ids.has(tapedWith) && tapedWith !== id)
-      ? []
-      : [
-          {
-            path: `wires.${index}.tapedWith`,
-            message: `${name} is taped with a wire that is not here`,
-          },
-        ];
-  });
 }
