@@ -17,6 +17,8 @@ export interface FusePanelProps {
   readonly wantedIds: ReadonlySet<string>;
   readonly loggedIds: ReadonlySet<string>;
   readonly onTouch: (sourceId: string) => void;
+  /** Its name and location stand above it already. */
+  readonly bare?: boolean;
 }
 
 /** Below this a legend can't be read at arm's length; the panel scrolls instead. */
@@ -52,10 +54,14 @@ export function FusePanel(props: FusePanelProps) {
     <View style={styles.panel} testID={`panel-${panel.id}`}>
       <View style={styles.head}>
         <View style={styles.where}>
-          <Words kind="heading">{panel.name}</Words>
-          <Words kind="small" soft>
-            {panel.location}
-          </Words>
+          {props.bare !== true && (
+            <>
+              <Words kind="heading">{panel.name}</Words>
+              <Words kind="small" soft>
+                {panel.location}
+              </Words>
+            </>
+          )}
         </View>
         <ActionButton
           label="−"

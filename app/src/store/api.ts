@@ -1,6 +1,7 @@
 import type {
   CreateJobRequest,
   CreateModelRequest,
+  DescribePhotoRequest,
   DeviceView,
   GlossaryEntryView,
   HandbookEntryRequest,
@@ -104,6 +105,37 @@ export const api = createApi({
         url: `/models/${modelId}/places/${placeId}`,
         method: 'PUT',
         body,
+      }),
+      invalidatesTags: ['Models'],
+    }),
+    uploadPhoto: build.mutation<
+      ModelView,
+      { modelId: string; placeId: string; photoId: string; jpeg: Blob }
+    >({
+      query: ({ modelId, placeId, photoId, jpeg }) => ({
+        url: `/models/${modelId}/places/${placeId}/photos/${photoId}`,
+        method: 'PUT',
+        headers: { 'content-type': 'image/jpeg' },
+        body: jpeg,
+        timeout: FILE_PATIENCE_MS,
+      }),
+      invalidatesTags: ['Models'],
+    }),
+    describePhoto: build.mutation<ModelView, { photoId: string; body: DescribePhotoRequest }>({
+      query: ({ photoId, body }) => ({ url: `/photos/${photoId}`, method: 'PUT', body }),
+      invalidatesTags: ['Models'],
+    }),
+    dropPhoto: build.mutation<ModelView, string>({
+      query: (photoId) => ({ url: `/photos/${photoId}`, method: 'DELETE' }),
+      invalidatesTags: ['Models'],
+    }),
+    importPack: build.mutation<ModelView, { modelId: string; file: Blob }>({
+      query: ({ modelId, file }) => ({
+        url: `/models/${modelId}/pack`,
+        method: 'PUT',
+        headers: { 'content-type': 'application/zip' },
+        body: file,
+        timeout: FILE_PATIENCE_MS,
       }),
       invalidatesTags: ['Models'],
     }),
@@ -221,6 +253,10 @@ export const {
   useEnterHandbookMutation,
   useEnterModelMutation,
   useDropPlaceMutation,
+  useUploadPhotoMutation,
+  useDescribePhotoMutation,
+  useDropPhotoMutation,
+  useImportPackMutation,
   usePutPlaceMutation,
   useGlossaryQuery,
   useTapsInfiniteQuery,

@@ -35,6 +35,8 @@ export type { FuseFamily, FuseFamilyFacts } from './fuseFamily';
 export type { Panel, Slot, SlotContact } from './panel';
 export { BODY_SIDES, BODY_ZONES, PLACE_KINDS, PLACE_KIND_NAMES, panelsIn } from './place';
 export type { BodySide, BodyZone, Place, PlaceKind, Reach } from './place';
+export { planSpots } from './bodyPlan';
+export type { PlanSpot } from './bodyPlan';
 export { RELAY_TERMINALS, SOURCE_KINDS, isConductor, markOf, nameOf } from './source';
 export type {
   CavitySource,

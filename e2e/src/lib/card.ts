@@ -19,12 +19,17 @@ export const CARD_PICTURE = { width: 1600, height: 1200 } as const;
  */
 export async function choosePicture(visitor: Visitor, card: CardText): Promise<void> {
   await visitor.see('card-entry');
-  await visitor.driver.executeAsyncScript(DRAW, card, CARD_CORNERS, CARD_PICTURE);
+  await hand(visitor, card, 'card-file');
   await visitor.see('corner-pull');
 }
 
+/** Hands such a picture to the file field of an id. */
+export async function hand(visitor: Visitor, card: CardText, field: string): Promise<void> {
+  await visitor.driver.executeAsyncScript(DRAW, card, CARD_CORNERS, CARD_PICTURE, field);
+}
+
 const DRAW = `
-  const [card, [a, b, c, d], size, done] = arguments;
+  const [card, [a, b, c, d], size, field, done] = arguments;
   const flat = document.createElement('canvas');
   flat.width = 1400; flat.height = 900;
   const ink = flat.getContext('2d');
@@ -54,7 +59,7 @@ const DRAW = `
   canvas.toBlob((blob) => {
     const files = new DataTransfer();
     files.items.add(new File([blob], 'lid.jpg', { type: 'image/jpeg' }));
-    const input = document.querySelector('[data-testid=card-file]');
+    const input = document.querySelector('[data-testid=' + field + ']');
     input.files = files.files;
     input.dispatchEvent(new Event('change', { bubbles: true }));
     done();

@@ -8,7 +8,7 @@ import { FilePicker } from '../../ui/FilePicker';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 
-/** A model's tap points out to a spreadsheet and back. */
+/** A model's tap points out to a spreadsheet and back, and the whole of it into a file. */
 export function CsvExchange({ modelId }: { readonly modelId: string }) {
   const [importTaps, { isLoading }] = useImportTapsMutation();
   const [said, setSaid] = useState<string>();
@@ -30,16 +30,21 @@ export function CsvExchange({ modelId }: { readonly modelId: string }) {
     <View style={styles.stack} testID="csv">
       <View style={styles.row}>
         <ActionButton
-          label="Export CSV"
+          label="Tap points as CSV"
           testID="export"
           onPress={() => window.location.assign(`/api/models/${modelId}/taps.csv`)}
         />
         <FilePicker
-          label="Import CSV"
+          label="Read tap points in"
           accept=".csv,text/csv"
           testID="import-file"
           disabled={isLoading}
           onFile={read}
+        />
+        <ActionButton
+          label="Whole vehicle as a file"
+          testID="export-pack"
+          onPress={() => window.location.assign(`/api/models/${modelId}/pack`)}
         />
       </View>
       {said !== undefined && (
@@ -59,5 +64,5 @@ export function CsvExchange({ modelId }: { readonly modelId: string }) {
 
 const styles = StyleSheet.create({
   stack: { gap: SPACE.s },
-  row: { flexDirection: 'row', gap: SPACE.s },
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },
 });

@@ -1,11 +1,13 @@
 import { modelName, modelYears } from '@lucky-thread/contract';
 import { useRouter } from 'expo-router';
-import { View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { useModelQuery, useTapsInfiniteQuery } from '../../store/api';
 import { ActionButton } from '../../ui/ActionButton';
 import { Guard } from '../../ui/Guard';
-import { Screen } from '../../ui/Screen';
+import { Screen, useWide } from '../../ui/Screen';
 import { Empty, Failed, Loading } from '../../ui/States';
+import { SPACE } from '../../ui/tokens';
+import { TwoColumns } from '../../ui/TwoColumns';
 import { Words } from '../../ui/Words';
 import { CsvExchange } from './CsvExchange';
 import { Places } from './Places';
@@ -15,6 +17,7 @@ import { TapPointCard } from '../../panel/TapPointCard';
 export function ModelScreen({ modelId }: { readonly modelId: string }) {
   const model = useModelQuery(modelId);
   const router = useRouter();
+  const wide = useWide();
   const taps = useTapsInfiniteQuery(modelId, { refetchOnMountOrArgChange: true });
   if (model.isError || taps.isError)
     return (
@@ -27,15 +30,8 @@ export function ModelScreen({ modelId }: { readonly modelId: string }) {
     return <Loading what="the vehicle model" />;
   const view = model.data;
   const logged = taps.data.pages.flatMap((page) => page.taps);
-  return (
-    <Screen testID="model">
-      <View>
-        <Words kind="title">{modelName(view)}</Words>
-        <Words soft>
-          {`${modelYears(view)}, ${view.keyType}, ${view.steering.join(' or ')}-hand drive`}
-        </Words>
-      </View>
-      {logged.length === 0 && <Places model={view} />}
+  const tapPoints = (
+    <View style={styles.stack}>
       <Words kind="heading">Tap points</Words>
       {logged.length === 0 ? (
         <Empty
@@ -63,7 +59,23 @@ export function ModelScreen({ modelId }: { readonly modelId: string }) {
         testID="like-this"
         onPress={() => router.navigate(`/vehicles/new?like=${modelId}`)}
       />
-      {logged.length > 0 && <Places model={view} />}
+    </View>
+  );
+  return (
+    <Screen testID="model" roomy>
+      <View>
+        <Words kind="title">{modelName(view)}</Words>
+        <Words soft>
+          {`${modelYears(view)}, ${view.keyType}, ${view.steering.join(' or ')}-hand drive`}
+        </Words>
+      </View>
+      <TwoColumns
+        // What was tapped before is looked for first; on a new vehicle its places are.
+        first={wide || logged.length === 0 ? <Places model={view} /> : tapPoints}
+        second={wide || logged.length === 0 ? tapPoints : <Places model={view} />}
+      />
     </Screen>
   );
 }
+
+const styles = StyleSheet.create({ stack: { gap: SPACE.l } });

@@ -17,6 +17,7 @@ import type { PlaceDraft } from './drafts/placeDraft';
 import { readPlace } from './drafts/placeDraft';
 import type { VehicleDraft } from './newVehicle';
 import { EMPTY_VEHICLE, isPanelLeft, likeOf, vehicleRequests } from './newVehicle';
+import { FromFile } from './FromFile';
 import { PlaceEntry } from './PlaceEntry';
 import { PlaceHeadFields } from './PlaceHeadFields';
 import { SaveBar } from './SaveBar';
@@ -75,6 +76,7 @@ function Form({ sister }: { readonly sister: ModelView | undefined }) {
       <Words kind="title">
         {sister === undefined ? 'Another vehicle' : `Like ${modelName(sister)}`}
       </Words>
+      {sister === undefined && <FromFile />}
       <ModelFields draft={draft} problems={problems} onDraft={setDraft} />
       {sister === undefined ? (
         <>

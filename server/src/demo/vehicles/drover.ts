@@ -5,6 +5,8 @@ const FOOTWELL: PanelRows = {
   id: 'footwell',
   name: 'Footwell panel',
   location: 'Driver’s footwell, above the left kick panel',
+  zone: 'footwell',
+  side: 'driver',
   access: ['Slide the seat back.', 'Turn the two knobs of the kick panel and lift it off.'],
   columns: 4,
   family: 'standard',

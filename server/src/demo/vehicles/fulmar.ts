@@ -5,6 +5,8 @@ const SEATBOX: PanelRows = {
   id: 'seatbox',
   name: 'Seat-box panel',
   location: 'In the driver’s seat box, behind the cover facing the door',
+  zone: 'seat',
+  side: 'driver',
   access: ['Open the driver’s door.', 'Undo one screw and lift the cover off the seat box.'],
   columns: 5,
   family: 'standard',

@@ -5,6 +5,8 @@ const DASH: PanelRows = {
   id: 'dash',
   name: 'Dash panel',
   location: 'Right dash end, behind the flap beside the driver’s door',
+  zone: 'dash',
+  side: 'right',
   access: ['Open the driver’s door.', 'Pull the flap off the dash end; three clips.'],
   columns: 6,
   family: 'mini',

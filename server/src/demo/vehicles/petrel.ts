@@ -5,6 +5,8 @@ const GLOVEBOX: PanelRows = {
   id: 'glovebox',
   name: 'Glovebox panel',
   location: 'Behind the glovebox, right of the passenger’s knees',
+  zone: 'dash',
+  side: 'passenger',
   access: ['Empty the glovebox.', 'Press its sides in and let it swing down.'],
   columns: 5,
   family: 'micro2',

@@ -1,3 +1,4 @@
+import type { BodySide, BodyZone } from '@lucky-thread/core/vehicle';
 import type { DemoVehicle, PanelRows } from '../demoVehicle';
 import { benchFrom, bunchFrom, panelFrom } from '../demoVehicle';
 
@@ -29,6 +30,8 @@ const PACKET: PanelRows = {
   id: 'dash',
   name: 'Dash panel',
   location: 'Left dash end, behind the flap',
+  zone: 'dash',
+  side: 'left',
   access: ['Open the passenger’s door.', 'Pull the flap off.'],
   columns: 6,
   family: 'mini',
@@ -97,14 +100,18 @@ export const FLEET: readonly DemoVehicle[] = [
     steering: ['left'],
     keyType: 'key',
     use: 'trail buggy',
-    panel: small(['tray', 'Fuse tray', 'Under the seat, in the tray'], 'standard', [
-      ['1', 'BATT', 20, 'battery', 'a'],
-      ['2', 'ACC', 15, 'accessoryContact', 'a'],
-      ['3', 'IGN', 15, 'runContact', 'b'],
-      ['4', 'LIGHTS', 15, 'lampSwitch', 'a'],
-      ['5', 'FAN', 20, 'runContact', 'a'],
-      ['6', 'EFI', 10, 'runCrankContact', 'a'],
-    ]),
+    panel: small(
+      ['tray', 'Fuse tray', 'Under the seat, in the tray', 'seat', 'middle'],
+      'standard',
+      [
+        ['1', 'BATT', 20, 'battery', 'a'],
+        ['2', 'ACC', 15, 'accessoryContact', 'a'],
+        ['3', 'IGN', 15, 'runContact', 'b'],
+        ['4', 'LIGHTS', 15, 'lampSwitch', 'a'],
+        ['5', 'FAN', 20, 'runContact', 'a'],
+        ['6', 'EFI', 10, 'runCrankContact', 'a'],
+      ],
+    ),
   }),
   vehicle({
     make: 'Marram',
@@ -114,13 +121,17 @@ export const FLEET: readonly DemoVehicle[] = [
     steering: ['left'],
     keyType: 'key',
     use: 'delivery moped',
-    panel: small(['box', 'Fuse box', 'Under the seat, behind the battery'], 'mini', [
-      ['A', 'MAIN', 20, 'battery', 'a'],
-      ['B', 'ACC', 10, 'accessoryContact', 'b'],
-      ['C', 'CLOCK', 5, 'battery', 'a'],
-      ['D', 'IGN', 10, 'runContact', 'a'],
-      ['E', 'TAIL', 7.5, 'lampSwitch', 'b'],
-    ]),
+    panel: small(
+      ['box', 'Fuse box', 'Under the seat, behind the battery', 'seat', 'middle'],
+      'mini',
+      [
+        ['A', 'MAIN', 20, 'battery', 'a'],
+        ['B', 'ACC', 10, 'accessoryContact', 'b'],
+        ['C', 'CLOCK', 5, 'battery', 'a'],
+        ['D', 'IGN', 10, 'runContact', 'a'],
+        ['E', 'TAIL', 7.5, 'lampSwitch', 'b'],
+      ],
+    ),
   }),
   vehicle({
     make: 'Tidewell',
@@ -130,16 +141,20 @@ export const FLEET: readonly DemoVehicle[] = [
     steering: ['right'],
     keyType: 'key',
     use: 'workboat',
-    panel: small(['console', 'Console panel', 'Under the wheel, behind the hatch'], 'standard', [
-      ['1', 'BATT', 25, 'battery', 'a'],
-      ['2', 'VHF RADIO', 10, 'battery', 'b'],
-      ['3', 'NAV LIGHTS', 10, 'lampSwitch', 'a'],
-      ['4', 'ACC', 15, 'accessoryContact', 'a'],
-      ['5', 'BILGE PUMP', 15, 'battery', 'a'],
-      ['6', 'GAUGES', 5, 'runContact', 'a'],
-      ['7', 'USB', 10, 'accessoryContact', 'b'],
-      ['8', 'SPARE', 0, 'unfed', 'a'],
-    ]),
+    panel: small(
+      ['console', 'Console panel', 'Under the wheel, behind the hatch', 'dash', 'driver'],
+      'standard',
+      [
+        ['1', 'BATT', 25, 'battery', 'a'],
+        ['2', 'VHF RADIO', 10, 'battery', 'b'],
+        ['3', 'NAV LIGHTS', 10, 'lampSwitch', 'a'],
+        ['4', 'ACC', 15, 'accessoryContact', 'a'],
+        ['5', 'BILGE PUMP', 15, 'battery', 'a'],
+        ['6', 'GAUGES', 5, 'runContact', 'a'],
+        ['7', 'USB', 10, 'accessoryContact', 'b'],
+        ['8', 'SPARE', 0, 'unfed', 'a'],
+      ],
+    ),
   }),
   vehicle({
     make: 'Ness',
@@ -149,18 +164,22 @@ export const FLEET: readonly DemoVehicle[] = [
     steering: ['left', 'right'],
     keyType: 'push button',
     use: 'clinic’s electric car',
-    panel: small(['knee', 'Knee panel', 'Below the wheel, behind the tray'], 'micro2', [
-      ['1', 'HV CTRL', 10, 'battery', 'a'],
-      ['2', 'ACC SOCKET', 15, 'accessoryContact', 'a'],
-      ['3', 'USB', 10, 'accessoryContact', 'b'],
-      ['4', 'AUDIO', 15, 'battery', 'a'],
-      ['5', 'DC CONV', 15, 'battery', 'b'],
-      ['6', 'SEAT HTR', 20, 'runContact', 'a'],
-      ['7', 'CLOCK', 5, 'battery', 'b'],
-      ['8', 'ILLUM', 5, 'lampSwitch', 'a'],
-      ['9', 'SRS', 10, 'runCrankContact', 'a'],
-      ['10', 'MIRROR', 7.5, 'accessoryContact', 'a'],
-    ]),
+    panel: small(
+      ['knee', 'Knee panel', 'Below the wheel, behind the tray', 'dash', 'driver'],
+      'micro2',
+      [
+        ['1', 'HV CTRL', 10, 'battery', 'a'],
+        ['2', 'ACC SOCKET', 15, 'accessoryContact', 'a'],
+        ['3', 'USB', 10, 'accessoryContact', 'b'],
+        ['4', 'AUDIO', 15, 'battery', 'a'],
+        ['5', 'DC CONV', 15, 'battery', 'b'],
+        ['6', 'SEAT HTR', 20, 'runContact', 'a'],
+        ['7', 'CLOCK', 5, 'battery', 'b'],
+        ['8', 'ILLUM', 5, 'lampSwitch', 'a'],
+        ['9', 'SRS', 10, 'runCrankContact', 'a'],
+        ['10', 'MIRROR', 7.5, 'accessoryContact', 'a'],
+      ],
+    ),
   }),
   vehicle({
     make: 'Tidewell',
@@ -171,21 +190,31 @@ export const FLEET: readonly DemoVehicle[] = [
     keyType: 'key',
     use: 'piano tuner’s saloon',
     bunch: 19,
-    panel: small(['kick', 'Kick-panel box', 'Right kick panel, behind the carpet'], 'standard', [
-      ['1', 'CIGAR', 15, 'accessoryContact', 'a'],
-      ['2', 'RADIO', 10, 'accessoryContact', 'b'],
-      ['3', 'ROOM', 10, 'battery', 'a'],
-      ['4', 'STOP', 15, 'battery', 'a'],
-      ['5', 'METER', 10, 'runContact', 'a'],
-      ['6', 'TAIL', 10, 'lampSwitch', 'b'],
-      ['7', 'WIPER', 20, 'runContact', 'b'],
-      ['8', 'HORN', 10, 'battery', 'b'],
-    ]),
+    panel: small(
+      ['kick', 'Kick-panel box', 'Right kick panel, behind the carpet', 'kick panel', 'right'],
+      'standard',
+      [
+        ['1', 'CIGAR', 15, 'accessoryContact', 'a'],
+        ['2', 'RADIO', 10, 'accessoryContact', 'b'],
+        ['3', 'ROOM', 10, 'battery', 'a'],
+        ['4', 'STOP', 15, 'battery', 'a'],
+        ['5', 'METER', 10, 'runContact', 'a'],
+        ['6', 'TAIL', 10, 'lampSwitch', 'b'],
+        ['7', 'WIPER', 20, 'runContact', 'b'],
+        ['8', 'HORN', 10, 'battery', 'b'],
+      ],
+    ),
   }),
 ];
 
 function small(
-  [id, name, location]: readonly [id: string, name: string, location: string],
+  [id, name, location, zone, side]: readonly [
+    id: string,
+    name: string,
+    location: string,
+    zone: BodyZone,
+    side: BodySide,
+  ],
   family: PanelRows['family'],
   slots: PanelRows['slots'],
 ): PanelRows {
@@ -193,6 +222,8 @@ function small(
     id,
     name,
     location,
+    zone,
+    side,
     access: ['Lift the cover.'],
     columns: 4,
     family,

@@ -1,8 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { PlaceOf } from '../../../../../features/vehicles/entry';
+import { PlaceEntryOf } from '../../../../../features/vehicles/entry';
 
 /** A new place of a vehicle model, of the kind that the address names. */
 export default function NewPlaceRoute() {
   const { modelId, kind } = useLocalSearchParams<{ modelId: string; kind?: string }>();
-  return <PlaceOf modelId={modelId} kind={kind} />;
+  return <PlaceEntryOf modelId={modelId} kind={kind} />;
 }

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { PlaceOf } from '../../../../../features/vehicles/entry';
+import { PlaceOf } from '../../../../../../features/vehicles/entry';
 
-/** One place of a vehicle model, to be put right. */
+/** One place of a vehicle model. */
 export default function PlaceRoute() {
   const { modelId, placeId } = useLocalSearchParams<{ modelId: string; placeId: string }>();
   return <PlaceOf modelId={modelId} placeId={placeId} />;
