@@ -1,4 +1,4 @@
-import { IsBoolean, IsIn, IsUUID } from 'class-validator';
+import { IsBoolean, IsIn, IsString, IsUUID, Length, Matches } from 'class-validator';
 import { FeedPlanInput } from './feedPlan';
 import { HarnessWireInput, PHASES } from './job';
 import { SlotMarks } from './place/slot';
@@ -52,6 +52,23 @@ export class DeferRequest extends CommandHead {
   /** Left for later. */
   @IsBoolean()
   left!: boolean;
+}
+
+/** What holds a job up, and why it was opened again; null where nothing does, and where it was not. */
+export class StandingRequest extends CommandHead {
+  /** What it waits for, e.g. a part that is on order. */
+  @OrNull()
+  @IsString()
+  @Matches(/\S/, { message: 'say what it waits for' })
+  @Length(1, 80, { message: 'say in up to 80 letters what it waits for' })
+  waitsFor!: string | null;
+
+  /** Why it was opened again after everything was logged. */
+  @OrNull()
+  @IsString()
+  @Matches(/\S/, { message: 'say why it was opened again' })
+  @Length(1, 80, { message: 'say in up to 80 letters why it was opened again' })
+  reopened!: string | null;
 }
 
 /** For which cars it holds what was seen at a slot. */

@@ -21,6 +21,7 @@ export {
   ReachPhaseRequest,
   SEEN_SCOPES,
   SeeSlotRequest,
+  StandingRequest,
   VersionedHead,
 } from './command';
 export type { SeenScope } from './command';

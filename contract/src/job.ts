@@ -132,6 +132,10 @@ interface JobHead {
   readonly phase: Phase;
   /** Checks left for later. */
   readonly deferred: readonly StitchPlace[];
+  /** What it waits for, e.g. a part; null where nothing holds it up. */
+  readonly waitsFor: string | null;
+  /** Why it was opened again after everything was logged; null where it was not. */
+  readonly reopened: string | null;
   /** When it was last changed, ISO 8601. */
   readonly updatedAt: string;
 }
@@ -141,7 +145,7 @@ export interface JobSummary extends JobHead {
   /** Model year of its car. */
   readonly year: number;
   readonly deviceName: string;
-  /** Whether every feed that needs a source has its tap point in the log. */
+  /** Whether every feed that needs a source has its tap point in the log, and nobody opened it again. */
   readonly done: boolean;
 }
 

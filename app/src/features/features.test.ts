@@ -125,6 +125,7 @@ describe('phases', () => {
   it('are done when every feed that needs a slot is logged', () => {
     expect(isDone(job)).toBe(false);
     expect(isDone({ ...job, loggedFeedIds: ['a'] })).toBe(true);
+    expect(isDone({ ...job, loggedFeedIds: ['a'], reopened: 'it rattles' })).toBe(false);
     expect(nextActionOf({ ...job, done: true })).toMatch(/^Done/);
   });
   it('never fall back', () => {

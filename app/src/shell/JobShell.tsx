@@ -43,12 +43,29 @@ export function JobShell() {
         <JobHeader context={context} />
       </Guard>
       <OutboxNotice />
+      <StandingLine context={context} />
       <View style={styles.fill}>
         <Guard key={path} what="This screen">
           <Slot />
         </Guard>
       </View>
     </Context.Provider>
+  );
+}
+
+/** What whoever takes the job up must know first. */
+function StandingLine({ context }: { readonly context: JobContext }) {
+  const palette = usePalette();
+  const { waitsFor, reopened } = context.job;
+  const said = [
+    ...(waitsFor === null ? [] : [`Waits for ${waitsFor}`]),
+    ...(reopened === null ? [] : [`Open again: ${reopened}`]),
+  ];
+  if (said.length === 0) return null;
+  return (
+    <View style={[styles.standing, { backgroundColor: palette.sunken }]} testID="standing">
+      <Words kind="small">△ {said.join(' · ')}</Words>
+    </View>
   );
 }
 
@@ -86,7 +103,7 @@ function JobHeader({ context }: { readonly context: JobContext }) {
       </View>
       <View style={wide && styles.fill}>
         <JobThread
-          knots={knotsOf({ phase: job.phase, done: isDone(job) })}
+          knots={knotsOf({ phase: job.phase, done: isDone(job), waitsFor: job.waitsFor })}
           open={open}
           onOpen={(phase) => router.navigate(`/jobs/${job.id}/${phase}`)}
         />
@@ -98,6 +115,7 @@ function JobHeader({ context }: { readonly context: JobContext }) {
 const styles = StyleSheet.create({
   fill: { flex: 1, minHeight: 0 },
   header: { borderBottomWidth: 1 },
+  standing: { paddingHorizontal: SPACE.m, paddingVertical: SPACE.xs },
   wideHeader: { flexDirection: 'row', alignItems: 'center' },
   names: { flexDirection: 'row', alignItems: 'center', paddingRight: SPACE.m },
   wideNames: { width: 380 },

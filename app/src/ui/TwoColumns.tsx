@@ -1,11 +1,15 @@
 import type { ReactNode } from 'react';
-import { StyleSheet, View } from 'react-native';
-import { useWide } from './Screen';
-import { SPACE } from './tokens';
+import { StyleSheet, View, useWindowDimensions } from 'react-native';
+import { SPACE, WIDE } from './tokens';
 
 /** Two subjects one below the other on a phone, beside each other where there is room. */
-export function TwoColumns(props: { readonly first: ReactNode; readonly second: ReactNode }) {
-  const wide = useWide();
+export function TwoColumns(props: {
+  readonly first: ReactNode;
+  readonly second: ReactNode;
+  /** Width of the window from which there is room, px. */
+  readonly from?: number;
+}) {
+  const wide = useWindowDimensions().width >= (props.from ?? WIDE);
   return (
     <View style={wide ? styles.beside : styles.stack}>
       <View style={wide ? styles.column : styles.stack}>{props.first}</View>

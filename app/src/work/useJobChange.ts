@@ -16,6 +16,8 @@ export interface JobChange {
   readonly setWires: (wires: readonly HarnessWireInput[]) => void;
   /** Notes what is printed and fitted at the slot in hand. */
   readonly seeSlot: (body: Extract<JobChangeBody, { kind: 'slot' }>['body']) => void;
+  /** Says what holds the job up, or why it was opened again; what is left out stays. */
+  readonly setStanding: (changed: Partial<Pick<JobView, 'waitsFor' | 'reopened'>>) => void;
   /** Shows a closing proof with the readings that it rests on, or takes it back. */
   readonly prove: (
     proof: { readonly feedId: string; readonly kind: ProofKind },
@@ -55,6 +57,10 @@ export function useJobChange(job: JobView): JobChange {
     setPlan: (plan) => make(planChanges(job, plan)),
     setWires: (wires) => make([{ kind: 'wires', body: { wires } }]),
     seeSlot: (body) => make([{ kind: 'slot', body }]),
+    setStanding: (changed) => {
+      const { waitsFor, reopened } = { ...job, ...changed };
+      make([{ kind: 'standing', body: { waitsFor, reopened } }]);
+    },
     prove: ({ feedId, kind }, shown, readingIds) => {
       const standing = job.proofs.find((one) => one.feedId === feedId && one.kind === kind);
       if (shown && standing === undefined)

@@ -9,7 +9,8 @@ import { findJob } from './jobRepository';
 /** What a change is about, for the record and for telling two with one id apart. */
 export interface CommandAt {
   readonly jobId: string;
-  readonly kind: 'plan' | 'wires' | 'slot' | 'phase' | 'defer' | 'proof' | 'withdrawProof';
+  readonly kind:
+    'plan' | 'wires' | 'slot' | 'phase' | 'defer' | 'standing' | 'proof' | 'withdrawProof';
   readonly subject: string;
 }
 

@@ -23,9 +23,9 @@ export const SUMMARY_COLUMNS = {
   },
   // To the microsecond, as a page's end must name it.
   touched: sql<string>`${jobs.updatedAt}::text`,
-  done: sql<boolean>`not exists (
+  done: sql<boolean>`(${jobs.reopened} is null and not exists (
     select from job_feeds f where f.job_id = ${jobs.id} and f.role <> 'ground' and not exists (
-      select from tap_points t where t.job_id = f.job_id and t.feed_id = f.id and not t.retired))`,
+      select from tap_points t where t.job_id = f.job_id and t.feed_id = f.id and not t.retired)))`,
 };
 
 /** What a job's view is made of, from jobs with their model and maker: its rows come along as lists, in one statement. */

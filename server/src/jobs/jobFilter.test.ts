@@ -1,6 +1,6 @@
 import type { JobPage, JobView, ProblemDocument } from '@lucky-thread/contract';
 import type { TestServer, Visitor } from '../testing/testServer';
-import { problemPaths, startTestServer } from '../testing/testServer';
+import { commandHead, problemPaths, startTestServer } from '../testing/testServer';
 
 let server: TestServer;
 let visitor: Visitor;
@@ -41,6 +41,22 @@ describe('a list of jobs', () => {
   ])('cut down by “%s” has %j', async (query, wanted) => {
     const ids = { own: own.id, theirs: theirs.id };
     expect(await listed(query)).toEqual(wanted.map((one) => ids[one as 'own' | 'theirs']));
+  });
+
+  it('has among those that wait what waits for a part; what holds a job up is said in words', async () => {
+    const say = (waitsFor: string | null, reopened: string | null) =>
+      visitor.put<JobView>(`/jobs/${own.id}/standing`, { ...commandHead(), waitsFor, reopened });
+    const { body } = await say('the grommet', 'it rattles');
+    expect(body).toMatchObject({ waitsFor: 'the grommet', reopened: 'it rattles' });
+    expect(await listed('view=waiting')).toEqual([own.id, theirs.id]);
+    const blank = await visitor.put<ProblemDocument>(`/jobs/${own.id}/standing`, {
+      ...commandHead(),
+      waitsFor: '  ',
+      reopened: 'x'.repeat(81),
+    });
+    expect(problemPaths(blank)).toEqual(['waitsFor', 'reopened']);
+    await say(null, null);
+    expect(await listed('view=waiting')).toEqual([theirs.id]);
   });
 
   it('says what is no way to cut it down', async () => {

@@ -66,7 +66,9 @@ function conditions({ view, phase, q }: JobFilter, userId: string): (SQL | undef
   return [
     view === 'mine' ? eq(jobs.createdBy, userId) : undefined,
     view === 'today' ? sql`${jobs.updatedAt} >= date_trunc('day', now())` : undefined,
-    view === 'waiting' ? sql`cardinality(${jobs.deferred}) > 0` : undefined,
+    view === 'waiting'
+      ? sql`(cardinality(${jobs.deferred}) > 0 or ${jobs.waitsFor} is not null)`
+      : undefined,
     view === 'open' ? not(SUMMARY_COLUMNS.done) : undefined,
     phase === undefined ? undefined : eq(jobs.phase, phase),
     q === undefined

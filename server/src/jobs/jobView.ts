@@ -95,6 +95,8 @@ function headOf({ job, model }: SummaryRow) {
     vehicleName: modelName(model),
     phase: job.phase,
     deferred: job.deferred,
+    waitsFor: job.waitsFor,
+    reopened: job.reopened,
     updatedAt: job.updatedAt.toISOString(),
   };
 }

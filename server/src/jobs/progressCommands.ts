@@ -1,4 +1,9 @@
-import type { DeferRequest, JobView, ReachPhaseRequest } from '@lucky-thread/contract';
+import type {
+  DeferRequest,
+  JobView,
+  ReachPhaseRequest,
+  StandingRequest,
+} from '@lucky-thread/contract';
 import { PHASES } from '@lucky-thread/contract';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import { eq, sql } from 'drizzle-orm';
@@ -19,6 +24,20 @@ export async function reachPhase(
     const [job] = await tx.select({ phase: jobs.phase }).from(jobs).where(eq(jobs.id, jobId));
     if (job !== undefined && PHASES.indexOf(job.phase) < PHASES.indexOf(request.phase))
       await tx.update(jobs).set({ phase: request.phase }).where(eq(jobs.id, jobId));
+  });
+}
+
+/** Says what holds a job up, and whether it was opened again. Who says so last is right. */
+export async function putStanding(
+  db: Database,
+  actor: Actor,
+  jobId: string,
+  request: StandingRequest,
+): Promise<JobView> {
+  const command = { at: { jobId, kind: 'standing', subject: 'standing' }, head: request } as const;
+  const { waitsFor, reopened } = request;
+  return applyOnce(db, actor, command, async (tx) => {
+    await tx.update(jobs).set({ waitsFor, reopened }).where(eq(jobs.id, jobId));
   });
 }
 

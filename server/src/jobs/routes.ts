@@ -9,6 +9,7 @@ import {
   ReachPhaseRequest,
   SeeSlotRequest,
   ShowProofRequest,
+  StandingRequest,
 } from '@lucky-thread/contract';
 import { STITCH_PLACES } from '@lucky-thread/core/vehicle';
 import { actorOf } from '../auth/session';
@@ -20,7 +21,7 @@ import { pageOfJobs } from './jobRepository';
 import { createJob, getJob } from './jobService';
 import { putPlan } from './planCommand';
 import { seeSlot } from './slotCommand';
-import { deferCheck, reachPhase } from './progressCommands';
+import { deferCheck, putStanding, reachPhase } from './progressCommands';
 import { showProof, withdrawProof } from './proofCommand';
 import { putWires } from './wiresCommand';
 
@@ -58,6 +59,10 @@ export function jobRoutes(db: Database): Router {
   router.put('/jobs/:jobId/phase', async (request, response) => {
     const body = checked(ReachPhaseRequest, request.body);
     response.json(await reachPhase(db, actorOf(request), jobIn(request), body));
+  });
+  router.put('/jobs/:jobId/standing', async (request, response) => {
+    const body = checked(StandingRequest, request.body);
+    response.json(await putStanding(db, actorOf(request), jobIn(request), body));
   });
   router.put('/jobs/:jobId/deferred/:place', async (request, response) => {
     const body = checked(DeferRequest, request.body);

@@ -1,28 +1,28 @@
 import type { JobSummary, JobsShown } from '@lucky-thread/contract';
 import { JOB_VIEWS } from '@lucky-thread/contract';
-import { PLACE_WORDS } from '@lucky-thread/core/vehicle';
 import { useRouter } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { TouchableRipple } from 'react-native-paper';
 import { useJobsInfiniteQuery } from '../../store/api';
 import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Guard } from '../../ui/Guard';
-import { JobThread } from '../../ui/JobThread';
-import { Screen } from '../../ui/Screen';
+import { ListBeside } from '../../ui/ListBeside';
+import { Screen, useWide } from '../../ui/Screen';
 import { Empty, Failed, Loading } from '../../ui/States';
-import { usePalette } from '../../ui/ThemeProvider';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import { knotsOf, nextActionOf } from '../../work/phases';
+import { JobPane } from './JobPane';
+import { JobRow } from './JobRow';
 
 /** All jobs of the shop, each with its thread and what to do next. */
 export function JobsScreen() {
   const [view, setView] = useState<JobsShown>('all');
   const [typed, setTyped] = useState('');
+  const [chosen, setChosen] = useState<string>();
+  const wide = useWide();
   // Typing goes on while the list before is still shown.
   const q = useDeferredValue(typed.trim());
   const filter = { ...(view === 'all' ? {} : { view }), ...(q === '' ? {} : { q }) };
@@ -38,12 +38,13 @@ export function JobsScreen() {
   if (pages === undefined) return <Loading what="the jobs" />;
   const shown = pages.pages.flatMap((page) => page.jobs);
   const unreadable = pages.pages.flatMap((page) => page.unreadable);
-  return (
+  const beside = shown.find((job) => job.id === chosen) ?? shown[0];
+  const list = (
     <Screen
       testID="jobs"
       bottom={
         <ActionButton
-          kind="next"
+          kind={wide ? 'plain' : 'next'}
           label="New job"
           testID="new-job"
           onPress={() => router.navigate('/jobs/new')}
@@ -79,9 +80,19 @@ export function JobsScreen() {
         />
       )}
       <View role="list">
-        {shown.map((job) => (
+        {shown.map((job, index) => (
           <Guard key={job.id} what={`Job ${job.id}`}>
-            <JobRow job={job} onOpen={() => router.navigate(openAt(job))} />
+            {/* Days are told apart while nothing is searched for. */}
+            {!isCut && dayOf(job) !== dayOf(shown[index - 1]) && (
+              <Words kind="label" soft style={styles.day}>
+                {dayOf(job)}
+              </Words>
+            )}
+            <JobRow
+              job={job}
+              chosen={wide && job.id === beside?.id}
+              onOpen={() => (wide ? setChosen(job.id) : router.navigate(openAt(job)))}
+            />
           </Guard>
         ))}
       </View>
@@ -99,6 +110,20 @@ export function JobsScreen() {
         />
       )}
     </Screen>
+  );
+  return (
+    <ListBeside
+      list={list}
+      content={
+        beside !== undefined && (
+          <JobPane
+            key={beside.id}
+            jobId={beside.id}
+            onTakeUp={() => router.navigate(openAt(beside))}
+          />
+        )
+      }
+    />
   );
 }
 
@@ -118,40 +143,18 @@ function openAt(job: JobSummary): `/jobs/${string}/${string}` {
   return `/jobs/${job.id}/${job.done ? 'log' : job.phase}`;
 }
 
-function JobRow({ job, onOpen }: { readonly job: JobSummary; readonly onOpen: () => void }) {
-  const palette = usePalette();
-  return (
-    <View role="listitem">
-      <TouchableRipple
-        role="link"
-        testID="job-row"
-        onPress={onOpen}
-        style={[styles.row, { borderColor: palette.line }]}
-      >
-        <View style={styles.inside}>
-          <Words kind="heading">{`${job.vehicleName}, ${job.year}`}</Words>
-          <Words soft>{job.deviceName}</Words>
-          {job.deferred.length > 0 && (
-            <Words kind="small" testID="job-reminder">
-              △ Left for later: {job.deferred.map((place) => PLACE_WORDS[place]).join(', ')}
-            </Words>
-          )}
-          <View style={styles.state}>
-            <JobThread knots={knotsOf({ phase: job.phase, done: job.done })} />
-            <Words kind="label" style={styles.next}>
-              {nextActionOf(job)}
-            </Words>
-          </View>
-        </View>
-      </TouchableRipple>
-    </View>
-  );
+/** The day that a job was last touched. */
+function dayOf(job: JobSummary | undefined): string {
+  if (job === undefined) return '';
+  return new Date(job.updatedAt).toLocaleDateString('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'long',
+    year: 'numeric',
+  });
 }
 
 const styles = StyleSheet.create({
-  row: { borderBottomWidth: 1, paddingVertical: SPACE.m },
-  inside: { gap: 2 },
   cut: { gap: SPACE.s },
-  state: { flexDirection: 'row', alignItems: 'center', gap: SPACE.m },
-  next: { flex: 1 },
+  day: { paddingTop: SPACE.m },
 });

@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import { Caution } from '../../ui/Caution';
 import { Screen } from '../../ui/Screen';
 import { Words } from '../../ui/Words';
+import { JobStanding } from '../../shell/JobStanding';
 import { LeadCard } from './LeadCard';
 import type { JobContext } from '@lucky-thread/work';
 
@@ -30,6 +31,7 @@ export function VehicleSummary({ context }: { readonly context: JobContext }) {
       {warnings.map((warning) => (
         <Caution key={warning}>{warning}</Caution>
       ))}
+      <JobStanding job={context.job} />
       {context.model.places.map((place) => (
         <View key={place.id}>
           <Words kind="heading">{place.name}</Words>

@@ -17,6 +17,7 @@ import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import type { Finding } from '../../work/useFind';
 import { useFind } from '../../work/useFind';
+import { JobStanding } from '../../shell/JobStanding';
 import { MissingTaps } from '../../shell/MissingTaps';
 import type { TappedFeed, JobContext } from '@lucky-thread/work';
 import {
@@ -71,6 +72,7 @@ export function LogScreen({ context }: { readonly context: JobContext }) {
           first={index === 0}
         />
       ))}
+      {open.length === 0 && <JobStanding job={context.job} />}
       {logged.map((tap) => (
         <TapPointCard key={tap.id} tap={tap} model={context.model} />
       ))}

@@ -70,6 +70,8 @@ export function ModelScreen({ modelId }: { readonly modelId: string }) {
         </Words>
       </View>
       <TwoColumns
+        // The list of vehicles stands beside it.
+        from={1560}
         // What was tapped before is looked for first; on a new vehicle its places are.
         first={wide || logged.length === 0 ? <Places model={view} /> : tapPoints}
         second={wide || logged.length === 0 ? tapPoints : <Places model={view} />}

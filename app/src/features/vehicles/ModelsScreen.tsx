@@ -1,6 +1,6 @@
 import type { ModelSummary } from '@lucky-thread/contract';
 import { modelName, modelYears } from '@lucky-thread/contract';
-import { useRouter } from 'expo-router';
+import { usePathname, useRouter } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
@@ -94,6 +94,7 @@ function Found({ q }: { readonly q: string }) {
 
 function ModelList({ models }: { readonly models: readonly ModelSummary[] }) {
   const router = useRouter();
+  const current = usePathname().split('/')[2];
   const palette = usePalette();
   return (
     <View role="list">
@@ -103,7 +104,15 @@ function ModelList({ models }: { readonly models: readonly ModelSummary[] }) {
             role="link"
             testID={`model-${model.model}`}
             onPress={() => router.navigate(`/vehicles/${model.id}`)}
-            style={[styles.row, { borderColor: palette.line }]}
+            aria-current={model.id === current}
+            style={[
+              styles.row,
+              { borderBottomColor: palette.line },
+              model.id === current && {
+                backgroundColor: palette.raised,
+                borderLeftColor: palette.ink,
+              },
+            ]}
           >
             <View style={styles.inside}>
               <View style={styles.grow}>
@@ -127,7 +136,14 @@ function ModelList({ models }: { readonly models: readonly ModelSummary[] }) {
 }
 
 const styles = StyleSheet.create({
-  row: { borderBottomWidth: 1, paddingVertical: SPACE.m },
+  row: {
+    borderBottomWidth: 1,
+    borderLeftWidth: 4,
+    borderLeftColor: 'transparent',
+    paddingVertical: SPACE.m,
+    paddingLeft: SPACE.s,
+    marginLeft: -SPACE.m,
+  },
   inside: { flexDirection: 'row', alignItems: 'center', gap: SPACE.m },
   grow: { flex: 1 },
   found: { gap: SPACE.xs },

@@ -5,7 +5,12 @@ import {
   ReachPhaseRequest,
   validate,
 } from '@lucky-thread/contract';
-import { DeferRequest, SeeSlotRequest, ShowProofRequest } from '@lucky-thread/contract';
+import {
+  DeferRequest,
+  SeeSlotRequest,
+  ShowProofRequest,
+  StandingRequest,
+} from '@lucky-thread/contract';
 import fc from 'fast-check';
 import { planChanges } from '../../work/planChanges';
 import { newerJob } from '../newerJob';
@@ -23,6 +28,8 @@ const JOB = {
   seen: [],
   wiresVersion: null,
   deferred: [],
+  waitsFor: null,
+  reopened: null,
 } as unknown as JobView;
 
 const AT = '2026-05-04T10:00:00.000Z';
@@ -43,6 +50,7 @@ const CHANGES: readonly JobChangeBody[] = [
   },
   { kind: 'phase', body: { phase: 'size' } },
   { kind: 'defer', body: { place: 'crank', left: true } },
+  { kind: 'standing', body: { waitsFor: 'a grommet', reopened: 'it rattles' } },
   { kind: 'proof', body: { feedId: 'a', kind: 'dead', readingIds: [] } },
   { kind: 'proofWithdrawal', body: { proofId: 'p' } },
 ];
@@ -65,6 +73,7 @@ describe('every change', () => {
       slot: SeeSlotRequest,
       phase: ReachPhaseRequest,
       defer: DeferRequest,
+      standing: StandingRequest,
       proof: ShowProofRequest,
     } as const;
     for (const command of commands(...CHANGES)) {

@@ -5,6 +5,7 @@ import { phase } from './phase';
 import { plan } from './plan';
 import { proof, proofWithdrawal } from './proof';
 import { slot } from './slot';
+import { standing } from './standing';
 import { wires } from './wires';
 
 export type { JobChangeBody, Sent } from './jobCommand';
@@ -16,6 +17,7 @@ const KINDS: { readonly [Kind in keyof Bodies]: CommandKind<Bodies[Kind]> } = {
   slot,
   phase,
   defer,
+  standing,
   proof,
   proofWithdrawal,
 };

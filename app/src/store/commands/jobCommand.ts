@@ -6,6 +6,7 @@ import type {
   SeeSlotRequest,
   SeenScope,
   ShowProofRequest,
+  StandingRequest,
 } from '@lucky-thread/contract';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
 
@@ -53,6 +54,7 @@ export interface Bodies {
   };
   readonly phase: { readonly phase: Phase };
   readonly defer: { readonly place: StitchPlace; readonly left: boolean };
+  readonly standing: Pick<StandingRequest, 'waitsFor' | 'reopened'>;
   readonly proof: Omit<ShowProofRequest, 'at'>;
   readonly proofWithdrawal: { readonly proofId: string };
 }

@@ -71,6 +71,10 @@ export const jobs = pgTable(
     phase: text().$type<Phase>().notNull(),
     /** Checks left for later. */
     deferred: text().array().$type<StitchPlace[]>().notNull().default([]),
+    /** What it waits for; null: nothing. */
+    waitsFor: text(),
+    /** Why it was opened again; null: it was not. */
+    reopened: text(),
     /** The change that made the bunch of wires what it is; null: none yet. */
     wiresCommandId: uuid(),
     version: integer().notNull(),

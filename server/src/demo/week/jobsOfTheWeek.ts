@@ -14,6 +14,16 @@ export interface WeekJob {
   /** Which of the sources that would do is taken: not everybody takes the first. */
   readonly nth?: number;
   readonly note?: string;
+  /** What it waits for. */
+  readonly part?: string;
+  /** Why it was opened again after it was logged. */
+  readonly reopened?: string;
+  /** A slot that was read otherwise than the log says. */
+  readonly contradicts?: {
+    readonly sourceId: string;
+    readonly place: 'acc' | 'run' | 'off';
+    readonly volts: number;
+  };
 }
 
 const CAM = 'Dashcam with parking mode';
@@ -89,7 +99,15 @@ export const WEEK: readonly WeekJob[] = [
   { vehicle: 'Heron', year: 1999, device: CAM, by: 'Van 2', daysAgo: 12, until: 'log' },
   { vehicle: 'Longboat', year: 2018, device: CAM, by: 'Installer', daysAgo: 9, until: 'log' },
   { vehicle: 'Packet I', year: 2015, device: RADIO, by: 'Van 1', daysAgo: 8, until: 'log' },
-  { vehicle: 'Dabchick', year: 2020, device: CAM, by: 'Van 2', daysAgo: 7, until: 'log' },
+  {
+    vehicle: 'Dabchick',
+    year: 2020,
+    device: CAM,
+    by: 'Van 2',
+    daysAgo: 7,
+    until: 'log',
+    reopened: 'the recorder stops after a night at the quay',
+  },
   { vehicle: 'Packet II', year: 2023, device: CAM, by: 'Installer', daysAgo: 6, until: 'log' },
   { vehicle: 'Sandpiper', year: 2023, device: CAM, by: 'Van 1', daysAgo: 5, until: 'log' },
   { vehicle: 'Kittiwake E', year: 2024, device: RADIO, by: 'Van 2', daysAgo: 4, until: 'log' },
@@ -102,7 +120,15 @@ export const WEEK: readonly WeekJob[] = [
     until: 'prove',
     waitsFor: 'asleep',
   },
-  { vehicle: 'Fulmar', year: 2020, device: USB, by: 'Van 1', daysAgo: 3, until: 'build' },
+  {
+    vehicle: 'Fulmar',
+    year: 2020,
+    device: USB,
+    by: 'Van 1',
+    daysAgo: 3,
+    until: 'build',
+    part: 'the 12 mm grommet',
+  },
   { vehicle: 'Petrel', year: 2021, device: RADIO, by: 'Van 2', daysAgo: 2, until: 'size' },
   {
     vehicle: 'Drover',
@@ -115,5 +141,14 @@ export const WEEK: readonly WeekJob[] = [
   },
   { vehicle: 'Packet II', year: 2024, device: CAM, by: 'Van 1', daysAgo: 1, until: 'choose' },
   { vehicle: 'Longboat', year: 2021, device: PLAIN_CAM, by: 'Van 2', daysAgo: 0, until: 'prove' },
-  { vehicle: 'Gadfly', year: 2023, device: LIGHTS, by: 'Installer', daysAgo: 0, until: 'find' },
+  {
+    vehicle: 'Gadfly',
+    year: 2023,
+    device: LIGHTS,
+    by: 'Installer',
+    daysAgo: 0,
+    until: 'find',
+    // Somebody has moved the accessory wire of this one to the battery.
+    contradicts: { sourceId: 'tray/2', place: 'off', volts: 12.61 },
+  },
 ];

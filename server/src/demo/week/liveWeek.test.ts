@@ -42,6 +42,13 @@ it('has a fleet, a year of jobs in every phase, and a log that several people wr
     new Set(['find', 'choose', 'size', 'build', 'prove', 'log']),
   );
   expect(page.jobs.some((job) => job.deferred.includes('asleep'))).toBe(true);
+  // One waits for a part, one was opened again, one read a tap point otherwise than the log has it.
+  expect(page.jobs.filter((job) => job.waitsFor !== null)).toHaveLength(1);
+  const again = page.jobs.filter((job) => job.reopened !== null);
+  expect(again.map((job) => job.done)).toEqual([false]);
+  expect(
+    await count("select count(*) n from tap_observations where kind = 'contradicted'"),
+  ).toBeGreaterThan(0);
   expect(await count('select count(*) n from tap_points')).toBeGreaterThanOrEqual(60);
   expect(await count('select count(distinct logged_by) n from tap_points')).toBe(3);
   expect(await count('select count(distinct year_from) n from tap_points')).toBeGreaterThan(5);

@@ -1,4 +1,4 @@
-import type { FeedPlanInput, JobView, ModelView } from '@lucky-thread/contract';
+import type { FeedPlanInput, JobView, ModelView, ReadingRequest } from '@lucky-thread/contract';
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import type { BenchCar, BenchSupply, BenchVehicle } from '@lucky-thread/core/bench';
 import { benchCar, meterReading, seededRandom } from '@lucky-thread/core/bench';
@@ -15,7 +15,7 @@ import type { Database } from '../../db/database';
 import { jobs, models, shops, users } from '../../db/schema';
 import { createJob, getJob } from '../../jobs/jobService';
 import { putPlan } from '../../jobs/planCommand';
-import { deferCheck, reachPhase } from '../../jobs/progressCommands';
+import { deferCheck, putStanding, reachPhase } from '../../jobs/progressCommands';
 import { showProof } from '../../jobs/proofCommand';
 import { recordReading } from '../../readings/readingService';
 import { logTap } from '../../taps/tapService';
@@ -102,6 +102,13 @@ async function doJob(db: Database, actor: Actor, entry: WeekJob, doing: Doing): 
     await probeSource(probe, sourceId, entry.waitsFor);
   if (entry.waitsFor !== undefined)
     await deferCheck(db, actor, { jobId, place: entry.waitsFor }, { ...head(at), left: true });
+  if (entry.contradicts !== undefined)
+    await recordReading(
+      db,
+      actor,
+      { jobId, readingId: uuidv7() },
+      contradiction(entry.contradicts, at),
+    );
   if (entry.until !== 'find') {
     for (const plan of plans)
       await putPlan(db, actor, { jobId, feedId: plan.feedId }, { ...head(at), base: null, plan });
@@ -109,12 +116,29 @@ async function doJob(db: Database, actor: Actor, entry: WeekJob, doing: Doing): 
   }
   if (entry.until === 'log')
     for (const plan of plans) await logged(db, actor, { jobId, plan, entry, model, at });
+  if (entry.part !== undefined || entry.reopened !== undefined)
+    await putStanding(db, actor, jobId, {
+      ...head(at),
+      waitsFor: entry.part ?? null,
+      reopened: entry.reopened ?? null,
+    });
   await db.execute(
     sql`update jobs set created_at = ${at.toISOString()}::timestamptz, updated_at = ${at.toISOString()}::timestamptz where id = ${jobId}`,
   );
   await db.execute(
     sql`update tap_points set logged_at = ${at.toISOString()}::timestamptz where job_id = ${jobId}`,
   );
+}
+
+/** A reading that does not go with the log. */
+function contradiction(
+  { sourceId, place, volts }: NonNullable<WeekJob['contradicts']>,
+  at: Date,
+): ReadingRequest {
+  return {
+    ...{ sourceId, volts, state: stateAt(place), instrument: 'meter' },
+    takenAt: at.toISOString(),
+  };
 }
 
 const DAY_MS = 24 * 3600 * 1000;

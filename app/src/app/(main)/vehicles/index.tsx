@@ -1,3 +1,6 @@
-import { ModelsScreen } from '../../../features/vehicles/ModelsScreen';
+import { ChooseModel } from '../../../features/vehicles/ChooseModel';
 
-export default ModelsScreen;
+/** All vehicle models. */
+export default function ModelsRoute() {
+  return <ChooseModel />;
+}
