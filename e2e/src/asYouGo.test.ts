@@ -87,6 +87,9 @@ it('enters a connector by swatch and code, lays it open, and takes it up again t
   await visitor.textIs('wires-preview', /3 wires/);
   await visitor.touch('save-place');
   await visitor.touch('place-radio-connector');
+  await visitor.touch('source-radio-connector/2');
+  await visitor.textIs('source-sheet', /black with white stripe/);
+  await visitor.touch('edit-place');
   await visitor.type('place-seconds', '90');
   await visitor.touch('save-place');
   await visitor.textIs('place-radio-connector', /Behind the radio[\s\S]*3/);
@@ -110,6 +113,7 @@ it('says when somebody else was faster, and lets the one who typed decide', asyn
   await visitor.go('/vehicles');
   await visitor.touch('model-Shag');
   await visitor.touch('place-dash-panel');
+  await visitor.touch('edit-place');
   await visitor.type('panel-text', '15 ACC');
   await visitor.driver.executeAsyncScript(
     `const done = arguments[arguments.length - 1];

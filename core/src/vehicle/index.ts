@@ -29,6 +29,7 @@ export {
 } from './circuitFunction';
 export type { CircuitFunction, FunctionName } from './circuitFunction';
 export { checkDigit, decodeVin, weightedSum } from './vin';
+export { vinInText } from './vinInText';
 export type { DecodedVin, VinResult } from './vin';
 export { FUSE_FAMILIES, FUSE_FAMILY_FACTS } from './fuseFamily';
 export type { FuseFamily, FuseFamilyFacts } from './fuseFamily';

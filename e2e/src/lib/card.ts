@@ -1,4 +1,5 @@
 import type { Visitor } from './browser';
+import { fieldIsThere } from './files';
 
 /** What a card says: rows of cells, each rating and legend in two lines. */
 export type CardText = readonly (readonly (readonly [string, string])[])[];
@@ -25,6 +26,7 @@ export async function choosePicture(visitor: Visitor, card: CardText): Promise<v
 
 /** Hands such a picture to the file field of an id. */
 export async function hand(visitor: Visitor, card: CardText, field: string): Promise<void> {
+  await fieldIsThere(visitor, field);
   await visitor.driver.executeAsyncScript(DRAW, card, CARD_CORNERS, CARD_PICTURE, field);
 }
 

@@ -19,13 +19,14 @@ afterAll(() => {
   server.close();
 });
 
-describe('the files of the print reader', () => {
+describe('the files of the readers', () => {
   it.each([
     '/worker/worker.min.js',
     '/core/tesseract-core-simd-lstm.wasm.js',
     '/core/tesseract-core-relaxedsimd-lstm.wasm.js',
     '/core/tesseract-core-lstm.wasm.js',
     '/language/eng.traineddata.gz',
+    '/barcode/zxing_reader.wasm',
   ])('are here: %s', async (file) => {
     const answer = await fetch(base + file, { method: 'HEAD' });
     expect(answer.status).toBe(200);

@@ -9,6 +9,7 @@ import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import type { JobDraft } from './newJob';
 import { problemAt } from './newJob';
+import { VinPhoto } from './VinPhoto';
 
 /** Props of {@link VehicleDetails}. */
 export interface VehicleDetailsProps {
@@ -59,6 +60,7 @@ export function VehicleDetails({ model, draft, problems, onDraft }: VehicleDetai
         }
         onChange={typeVin}
       />
+      <VinPhoto onVin={typeVin} />
       <Field
         label="Model year"
         testID="year"

@@ -1,0 +1,160 @@
+import bwipjs from 'bwip-js/node';
+import type { Application } from './lib/application';
+import { startApplication } from './lib/application';
+import { seriousFaults } from './lib/axe';
+import { PHONE, Visitor, WIDE } from './lib/browser';
+import { hand } from './lib/card';
+import { fetched, handFile } from './lib/files';
+import { signIn } from './lib/flow';
+
+let application: Application;
+let visitor: Visitor;
+beforeAll(async () => {
+  application = await startApplication();
+});
+afterEach(() => visitor.close());
+afterAll(() => application.stop());
+
+const LID = [
+  [
+    ['10', 'ACC'],
+    ['15', 'CIG'],
+  ],
+] as const;
+
+/** A model with a panel of two slots on the driver's side, at its page. */
+async function enterModel(model: string): Promise<void> {
+  await signIn(visitor);
+  await visitor.go('/vehicles/new');
+  await visitor.type('vehicle-make', 'Tern');
+  await visitor.type('vehicle-model', model);
+  await visitor.type('vehicle-yearFrom', '2019');
+  await visitor.touch('place-more');
+  await visitor.type('place-location', 'Behind the flap');
+  await visitor.touch('zone-dash');
+  await visitor.touch('side-driver');
+  await visitor.type('panel-text', '10 ACC, 15 CIG');
+  await visitor.touch('save-vehicle');
+  await visitor.see('new-job-screen');
+  await visitor.go('/vehicles');
+  await visitor.touch(`model-${model}`);
+}
+
+/** The first test id that begins so. */
+async function firstId(beginning: string): Promise<string> {
+  const find = `const one = document.querySelector('[data-testid^="${beginning}"]'); return one && one.dataset.testid;`;
+  await visitor.until(`${beginning} is to be seen`, async () =>
+    Boolean(await visitor.driver.executeScript(find)),
+  );
+  return visitor.driver.executeScript<string>(find);
+}
+
+it('shows a place on the body, takes a photo of it, and pins a slot on it that is found again', async () => {
+  visitor = await Visitor.open(application.base, PHONE);
+  await enterModel('Dunlin');
+  await visitor.touch('pin-dash-panel');
+  await visitor.see('place-page');
+  expect(await seriousFaults(visitor)).toEqual([]);
+  await hand(visitor, LID, 'take-photo');
+  await visitor.touch(await firstId('pin-photo-'));
+  await visitor.touch('pin-source-dash-panel/F2');
+  const photo = await firstId('photo-0');
+  const frame = await visitor.show(photo).then(() => visitor.see(photo));
+  const { width, height } = await frame.getRect();
+  const at = { x: Math.round(0.25 * width), y: Math.round(-0.2 * height) };
+  await visitor.driver
+    .actions({ async: true })
+    .move({ origin: frame, ...at })
+    .press()
+    .release()
+    .perform();
+  await visitor.type('photo-caption', 'The panel with the flap off');
+  expect(await seriousFaults(visitor)).toEqual([]);
+  await visitor.touch('keep-pins');
+  await visitor.driver.navigate().refresh();
+  await visitor.touch('slot-dash-panel/F2');
+  await visitor.textIs('source-sheet', /The panel with the flap off/);
+  const pin = await visitor.see('photo-pin-dash-panel/F2');
+  const [spot, whole] = [await pin.getRect(), await (await visitor.see(photo)).getRect()];
+  expect((spot.x + 7 - whole.x) / whole.width).toBeCloseTo(0.75, 1);
+  expect((spot.y + 11 - whole.y) / whole.height).toBeCloseTo(0.3, 1);
+  // Nothing of what a camera writes is in what was sent; what is no picture is told.
+  const sent = await fetched(visitor, `/api/photos/${photo.replace('photo-', '')}`);
+  expect(Buffer.from(sent).includes('Exif')).toBe(false);
+  expect(Buffer.from(sent).subarray(0, 2)).toEqual(Buffer.of(0xff, 0xd8));
+  await handFile(visitor, 'choose-photo', {
+    name: 'notes.jpg',
+    type: 'image/jpeg',
+    bytes: Buffer.from('no picture'),
+  });
+  await visitor.textIs('photo-problem', /no picture/);
+});
+
+it('writes a vehicle into a file and reads it back as another; a file with a slip changes nothing', async () => {
+  visitor = await Visitor.open(application.base, WIDE);
+  await enterModel('Whimbrel');
+  await visitor.see('export-pack');
+  const path = await visitor.driver.executeScript<string>('return location.pathname');
+  const zip = await fetched(visitor, `/api/models/${path.split('/')[2] ?? ''}/pack`);
+  await visitor.go('/vehicles/new');
+  await handFile(visitor, 'pack-file', {
+    name: 'vehicle.zip',
+    type: 'application/zip',
+    bytes: zip.subarray(0, zip.length - 40),
+  });
+  await visitor.textIs('pack-said', /Nothing was taken in[\s\S]*no zip/);
+  expect(await seriousFaults(visitor)).toEqual([]);
+  await handFile(visitor, 'pack-file', {
+    name: 'vehicle.zip',
+    type: 'application/zip',
+    bytes: zip,
+  });
+  await visitor.textIs('model', /Tern Whimbrel/);
+  await visitor.textIs('place-dash-panel', /Behind the flap[\s\S]*2/);
+  const copy = await visitor.driver.executeScript<string>('return location.pathname');
+  expect(copy).not.toBe(path);
+});
+
+it.each(['code39', 'qrcode', 'datamatrix', 'code128'] as const)(
+  'reads a VIN from a photo of its bar code: %s',
+  async (bcid) => {
+    visitor = await Visitor.open(application.base, PHONE);
+    await signIn(visitor);
+    await visitor.go('/jobs/new');
+    await visitor.touch('pick-Longboat');
+    const text = bcid === 'code39' ? 'I1M8GDM9AXKP042788' : '1M8GDM9AXKP042788';
+    const bytes = await bwipjs.toBuffer({
+      ...{ bcid, text, scale: 4, padding: 12, backgroundcolor: 'ffffff' },
+    });
+    await handFile(visitor, 'vin-photo', { name: 'vin.png', type: 'image/png', bytes });
+    await visitor.textIs('vin-said', /1M8GDM9AXKP042788/);
+    expect(await (await visitor.see('vin')).getAttribute('value')).toBe('1M8GDM9AXKP042788');
+    await handFile(visitor, 'vin-photo', {
+      name: 'vin.png',
+      type: 'image/png',
+      bytes: Buffer.from('nothing'),
+    });
+    await visitor.textIs('vin-said', /No VIN found/);
+  },
+);
+
+it('says what a job waits for and that it was opened again, and the list has it', async () => {
+  visitor = await Visitor.open(application.base, PHONE);
+  await signIn(visitor);
+  await visitor.go('/jobs/new');
+  await visitor.touch('pick-Longboat');
+  await visitor.touch('device-Dashcam');
+  await visitor.touch('start-job');
+  await visitor.touch('knot-vehicle');
+  await visitor.touch('waits-ask');
+  await visitor.type('waits-text', 'the grommet');
+  await visitor.touch('waits-say');
+  await visitor.textIs('standing', /Waits for the grommet/);
+  await visitor.go('/');
+  await visitor.textIs('job-row', /Waits for the grommet/);
+  expect(await seriousFaults(visitor)).toEqual([]);
+  await visitor.touch('job-row');
+  await visitor.touch('knot-vehicle');
+  await visitor.touch('waits-over');
+  await visitor.until('nothing holds it up', async () => !(await visitor.has('standing')));
+});
