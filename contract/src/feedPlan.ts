@@ -85,6 +85,17 @@ export class FeedPlanInput {
   @InRange('sharedA')
   sharedA?: number;
 
+  /** Fuse of the car that feeds a wire, terminal or stud, A; left out until somebody has found it. */
+  @Optional()
+  @InRange('slotA')
+  feedFuseA?: number;
+
+  /** The slot that this fuse is in. */
+  @Optional()
+  @IsString()
+  @Length(1, 80)
+  fedBy?: string;
+
   /** Ground within reach of the device. */
   @Optional()
   @IsIn(['stud', 'harness', 'body'])

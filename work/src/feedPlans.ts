@@ -19,7 +19,13 @@ export function movedTo(
 ): FeedPlanInput {
   if (plan?.sourceId === to.sourceId) return plan;
   if (plan === undefined) return { ...to };
-  const { reason: _reason, measuredA: _measured, sharedA: _shared, ...kept } = plan;
+  const { oneWayM, returnPath, ground, sizing } = plan;
+  const kept = {
+    ...(oneWayM === undefined ? {} : { oneWayM }),
+    ...(returnPath === undefined ? {} : { returnPath }),
+    ...(ground === undefined ? {} : { ground }),
+    ...(sizing === undefined ? {} : { sizing }),
+  };
   return { ...kept, ...to };
 }
 

@@ -1,9 +1,9 @@
 import type { FeedPlanInput, ShopSettings } from '@lucky-thread/contract';
-import { METHOD_FACTS, carriedBy, holderLimitA } from '@lucky-thread/core/choose';
+import { METHOD_FACTS, holderLimitA, joinLimit } from '@lucky-thread/core/choose';
 import type { FeedLoad, FeedSize, FusePlace } from '@lucky-thread/core/size';
 import { sizeFeed } from '@lucky-thread/core/size';
 import type { Source } from '@lucky-thread/core/vehicle';
-import { isConductor } from '@lucky-thread/core/vehicle';
+import { isConductor, isJoinable } from '@lucky-thread/core/vehicle';
 import type { TappedFeed } from './jobFeeds';
 import { inrushOf } from './jobFeeds';
 
@@ -14,7 +14,7 @@ export function feedLoadOf(
   plan: FeedPlanInput = tapped.plan,
 ): FeedLoad | undefined {
   const { feed, source } = tapped;
-  const slot = fusePlaceOf(source);
+  const slot = fusePlaceOf(source, plan.feedFuseA);
   if (plan.oneWayM === undefined || slot === undefined) return undefined;
   const { van } = settings;
   return {
@@ -30,15 +30,15 @@ export function feedLoadOf(
 }
 
 /** Where the added fuse of a tap sits; undefined where nobody knows what the source carries. */
-function fusePlaceOf(source: Source): FusePlace | undefined {
-  if (isConductor(source))
-    return {
-      at: 'wire',
-      // In-line holders are sold for standard blades.
-      family: 'standard',
-      ratingA: carriedBy(source),
-      holderA: METHOD_FACTS.inlineFusedTap.maxA,
-    };
+function fusePlaceOf(source: Source, feedFuseA = Infinity): FusePlace | undefined {
+  if (isJoinable(source)) {
+    const ratingA = Math.min(joinLimit(source).amps, feedFuseA);
+    // In-line holders are sold for standard blades; at a stud a holder for maxi blades is screwed on.
+    if (source.kind === 'stud')
+      return { at: 'wire', family: 'maxi', ratingA, holderA: METHOD_FACTS.busBarRing.maxA };
+    const { maxA } = isConductor(source) ? METHOD_FACTS.inlineFusedTap : METHOD_FACTS.relaySpade;
+    return { at: 'wire', family: 'standard', ratingA, holderA: maxA };
+  }
   if (source.kind !== 'slot' || source.ratingA === undefined) return undefined;
   const holderA = holderLimitA({ slot: source });
   return {

@@ -4,7 +4,7 @@ import { tapFit, tooSmallFor } from '@lucky-thread/core/choose';
 import { loggedClaim } from '@lucky-thread/core/evidence';
 import type { TapClaim } from '@lucky-thread/core/evidence';
 import type { FindSession, ProbeSource, Reading } from '@lucky-thread/core/identify';
-import { isConductor } from '@lucky-thread/core/vehicle';
+import { isConductor, isJoinable } from '@lucky-thread/core/vehicle';
 import { heavyFeeds, inrushOf, titleOf } from './jobFeeds';
 import type { PlacedSource } from './sources';
 import { jobSourcesOf, slotsOf } from './sources';
@@ -54,7 +54,7 @@ export function findSessionOf(
   };
 }
 
-/** A source as the identification sees it; undefined for what is not identified by reading: studs, grounds, relay sockets. */
+/** A source as the identification sees it; undefined for a ground, which feeds nothing. */
 function probed(
   { source, place }: PlacedSource,
   given: {
@@ -78,14 +78,14 @@ function probed(
       logged,
       ...reach,
     };
-  if (!isConductor(source)) return undefined;
+  if (!isJoinable(source)) return undefined;
   return {
-    kind: 'wire',
+    kind: isConductor(source) ? 'wire' : 'point',
     id: source.id,
     name: titleOf(source),
     legend: undefined,
     fitted: true,
-    tappable: source.tapedWith === undefined,
+    tappable: !isConductor(source) || source.tapedWith === undefined,
     logged,
     ...reach,
   };

@@ -1,10 +1,10 @@
 import type { FeedInput, FeedPlanInput, JobView } from '@lucky-thread/contract';
-import { tapFit, tooSmallFor } from '@lucky-thread/core/choose';
+import { joinLimit, tapFit, tooSmallFor } from '@lucky-thread/core/choose';
 import type { NeedRole } from '@lucky-thread/core/identify';
 import type { Inrush } from '@lucky-thread/core/size';
-import type { Conductor, SlotSource, Source } from '@lucky-thread/core/vehicle';
-import { isConductor, markOf, nameOf } from '@lucky-thread/core/vehicle';
-import { jobSourcesOf, slotsOf } from './sources';
+import type { Joinable, SlotSource, Source } from '@lucky-thread/core/vehicle';
+import { isJoinable, markOf, nameOf } from '@lucky-thread/core/vehicle';
+import { jobSourcesOf, slotsOf, sourcesOf } from './sources';
 import type { Placed } from './sources';
 
 /** A feed that a source of the car has to fill. */
@@ -53,17 +53,19 @@ export function isAtSlot(tapped: TappedFeed): tapped is TappedFeed<SlotSource> {
   return tapped.source.kind === 'slot';
 }
 
-/** Whether a feed is spliced to a wire. */
-export function isAtWire(tapped: TappedFeed): tapped is TappedFeed<Conductor> {
-  return isConductor(tapped.source);
+/** Whether a feed is joined to a wire, a terminal or a stud. */
+export function isJoined(tapped: TappedFeed): tapped is TappedFeed<Joinable> {
+  return isJoinable(tapped.source);
 }
 
 /** What a source is called on screens: its name, and what one goes by there. */
 export function titleOf(source: Source): string {
+  if (source.kind === 'relayTerminal') return `terminal ${source.terminal}`;
+  if (source.kind === 'stud') return `stud ${source.name}`;
   return `${nameOf(source)} ${markOf(source) ?? (source.kind === 'slot' ? '(no legend)' : '')}`.trim();
 }
 
-/** Feeds too heavy for every slot of the model: searching panels for them would be in vain. */
+/** Feeds too heavy for every slot of the model, where no stud carries them either: searching for them would be in vain. */
 export function heavyFeeds({
   job,
   model,
@@ -73,9 +75,11 @@ export function heavyFeeds({
 }): SlotFeed[] {
   const slots = slotsOf(model).filter((slot) => slot.ratingA !== undefined && tapFit(slot).fits);
   if (slots.length === 0) return [];
+  const studs = sourcesOf(model).filter((source) => source.kind === 'stud');
   return slotFeeds({ job }).filter(
     (feed) =>
+      !studs.some((stud) => feed.currentA <= joinLimit(stud).amps) &&
       tooSmallFor({ currentA: feed.currentA, inrush: inrushOf(feed) }, slots).length ===
-      slots.length,
+        slots.length,
   );
 }

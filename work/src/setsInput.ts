@@ -1,3 +1,4 @@
+import type { FeedPlanInput } from '@lucky-thread/contract';
 import { needsOf } from '@lucky-thread/contract';
 import type { SetsInput } from '@lucky-thread/core/choose';
 import type { Verdict } from '@lucky-thread/core/identify';
@@ -22,6 +23,8 @@ export function setsInputOf(
     verdicts,
     measuredA: bySlot(job.plan, 'measuredA'),
     sharedA: bySlot(job.plan, 'sharedA'),
+    feedFuseA: bySlot(job.plan, 'feedFuseA'),
+    fedBy: bySlot(job.plan, 'fedBy'),
     feeds: slotFeeds(context).flatMap((feed) => {
       const need = needs.get(feed.id);
       if (need === undefined) return [];
@@ -31,10 +34,10 @@ export function setsInputOf(
   };
 }
 
-function bySlot(
+function bySlot<Field extends 'measuredA' | 'sharedA' | 'feedFuseA' | 'fedBy'>(
   plan: JobContext['job']['plan'],
-  field: 'measuredA' | 'sharedA',
-): Record<string, number> {
+  field: Field,
+): Record<string, NonNullable<FeedPlanInput[Field]>> {
   return Object.fromEntries(
     plan.flatMap((one) => {
       const value = one[field];

@@ -1,7 +1,7 @@
 import type { SheetGiven } from '@lucky-thread/core/choose';
 import type { FeedSize } from '@lucky-thread/core/size';
-import type { Conductor, Slot, Source } from '@lucky-thread/core/vehicle';
-import { isConductor } from '@lucky-thread/core/vehicle';
+import type { Joinable, Slot, Source } from '@lucky-thread/core/vehicle';
+import { isJoinable } from '@lucky-thread/core/vehicle';
 import type { JobContext } from './jobContext';
 import type { TappedFeed } from './jobFeeds';
 
@@ -10,7 +10,7 @@ const STUD_MM = 6;
 /** The commonest ground wire in a cabin harness, mm². Common practice. */
 const HARNESS_GROUND_MM2 = 1;
 
-/** What a tapped feed's sheet is made from; undefined for a slot whose rating nobody knows, and what is neither slot nor wire. */
+/** What a tapped feed's sheet is made from; undefined for a slot whose rating nobody knows, and for a ground. */
 export function sheetGivenOf(
   context: Pick<JobContext, 'job' | 'settings'>,
   { feed, source, plan }: TappedFeed,
@@ -27,6 +27,7 @@ export function sheetGivenOf(
     currentA: feed.currentA,
     measuredA: plan.measuredA,
     sharedA: plan.sharedA,
+    feedFuseA: plan.feedFuseA,
     size: of.size,
     leadMm2: of.leadMm2,
     schools: context.settings.schools,
@@ -43,10 +44,8 @@ export function sheetGivenOf(
 function joinedAt(
   source: Source,
 ):
-  | { readonly slot: Slot & { readonly ratingA: number } }
-  | { readonly wire: Conductor }
-  | undefined {
-  if (isConductor(source)) return { wire: source };
+  { readonly slot: Slot & { readonly ratingA: number } } | { readonly wire: Joinable } | undefined {
+  if (isJoinable(source)) return { wire: source };
   if (source.kind !== 'slot' || source.ratingA === undefined) return undefined;
   return { slot: { ...source, ratingA: source.ratingA } };
 }

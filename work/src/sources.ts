@@ -1,7 +1,14 @@
 import type { HarnessWireInput, JobView, TapPointView } from '@lucky-thread/contract';
 import type { Loom } from '@lucky-thread/core/choose';
-import type { Conductor, Panel, Place, SlotSource, Source } from '@lucky-thread/core/vehicle';
-import { isConductor, panelsIn } from '@lucky-thread/core/vehicle';
+import type {
+  Conductor,
+  Joinable,
+  Panel,
+  Place,
+  SlotSource,
+  Source,
+} from '@lucky-thread/core/vehicle';
+import { isConductor, isJoinable, panelsIn } from '@lucky-thread/core/vehicle';
 
 /** A model by its places. */
 export interface Placed {
@@ -139,11 +146,11 @@ export function jobSourcesOf({ job, model, taps = [] }: SourcesOf): PlacedSource
   return [...placed, ...own];
 }
 
-/** The wires of a job that lie open or were logged, by the place where they lie. */
+/** The wires of a job that lie open or were logged, relay sockets and studs, by the place where they are. */
 export function loomsOf(of: SourcesOf): Loom[] {
-  const looms = new Map<string, Loom & { readonly wires: Conductor[] }>();
+  const looms = new Map<string, Loom & { readonly wires: Joinable[] }>();
   for (const { source, place } of jobSourcesOf(of)) {
-    if (!isConductor(source)) continue;
+    if (!isJoinable(source)) continue;
     const loom = looms.get(place.id) ?? { id: place.id, name: place.name, wires: [] };
     loom.wires.push(source);
     looms.set(place.id, loom);

@@ -11,7 +11,7 @@ import {
   closedPlaces,
   feedSizeOf,
   findSessionOf,
-  isAtWire,
+  isJoined,
   jobSourcesOf,
   logFindingsOf,
   loomsOf,
@@ -181,7 +181,7 @@ describe('the wires of a job', () => {
     expect(rankings.s?.candidates[0]).toMatchObject({ sure: true, fit: undefined });
 
     const [tapped] = tappedFeeds(CONTEXT);
-    if (tapped === undefined || !isAtWire(tapped)) throw new Error('the feed is at a wire');
+    if (tapped === undefined || !isJoined(tapped)) throw new Error('the feed is at a wire');
     const size = feedSizeOf(tapped, DEFAULT_SETTINGS);
     if (size?.ok !== true) throw new Error('half an ampere over 2 m can be wired');
     const given = sheetGivenOf(CONTEXT, tapped, { size });

@@ -1,6 +1,7 @@
 import type { Verdict } from '@lucky-thread/core/identify';
-import type { Conductor } from '@lucky-thread/core/vehicle';
-import { FUNCTION_NAMES, markOf, nameOf } from '@lucky-thread/core/vehicle';
+import { readRelayBase } from '@lucky-thread/core/choose';
+import type { Joinable } from '@lucky-thread/core/vehicle';
+import { FUNCTION_NAMES, isConductor, markOf, nameOf } from '@lucky-thread/core/vehicle';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
 import { Stitch } from '../ui/Stitch';
@@ -12,7 +13,7 @@ import { WireSwatch } from './WireSwatch';
 /** Props of {@link WireStrip}. */
 export interface WireStripProps {
   readonly name: string;
-  readonly wires: readonly Conductor[];
+  readonly wires: readonly Joinable[];
   readonly verdicts: ReadonlyMap<string, Verdict>;
   readonly selectedId: string | undefined;
   /** Wires that the plan wants read next. */
@@ -20,11 +21,17 @@ export interface WireStripProps {
   readonly onTouch: (sourceId: string) => void;
 }
 
-/** The wires of a loom beside the panel: colour, code, and the stitch of what is known of each. */
+/** The wires of a loom beside the panel, a relay socket or a bus bar: what one goes by, and the stitch of what is known of each. */
 export function WireStrip(props: WireStripProps) {
+  const terminals = props.wires.filter((one) => one.kind === 'relayTerminal');
   return (
     <View style={styles.stack} testID="wire-strip">
       <Words kind="label">{props.name}</Words>
+      {terminals.length > 0 && (
+        <Words kind="small" testID="relay-base">
+          {readRelayBase(terminals, props.verdicts).text}
+        </Words>
+      )}
       <View role="list" aria-label={props.name} style={styles.wires}>
         {props.wires.map((wire) => (
           <View role="listitem" key={wire.id} style={styles.item}>
@@ -36,7 +43,7 @@ export function WireStrip(props: WireStripProps) {
   );
 }
 
-function WireChip(props: WireStripProps & { readonly wire: Conductor }) {
+function WireChip(props: WireStripProps & { readonly wire: Joinable }) {
   const palette = usePalette();
   const { wire, verdicts } = props;
   const verdict = verdicts.get(wire.id);
@@ -61,9 +68,9 @@ function WireChip(props: WireStripProps & { readonly wire: Conductor }) {
         {props.wantedIds.has(wire.id) && (
           <View style={[styles.wanted, { backgroundColor: palette.accent }]} />
         )}
-        <WireSwatch colour={markOf(wire)} />
+        {isConductor(wire) && <WireSwatch colour={markOf(wire)} />}
         <View>
-          <Words kind="code">{`${nameOf(wire)} ${markOf(wire) ?? ''}`.trim()}</Words>
+          <Words kind="code">{chipTitle(wire)}</Words>
           {is === undefined ? (
             verdict !== undefined && <Stitch stitch={verdict.stitch} step={10} />
           ) : (
@@ -73,6 +80,11 @@ function WireChip(props: WireStripProps & { readonly wire: Conductor }) {
       </View>
     </TouchableRipple>
   );
+}
+
+/** A terminal’s name and number are the same. */
+function chipTitle(wire: Joinable): string {
+  return isConductor(wire) ? `${nameOf(wire)} ${markOf(wire) ?? ''}`.trim() : nameOf(wire);
 }
 
 const styles = StyleSheet.create({

@@ -22,7 +22,8 @@ const SHADES: Readonly<Record<string, string>> = {
 /** A short piece of wire in its colours: base, and the stripe along it. */
 export function WireSwatch({ colour }: { readonly colour: string | undefined }) {
   const palette = usePalette();
-  const [base, stripe] = (colour ?? '').split('/');
+  // Light shades of leads are written with a tilde.
+  const [base, stripe] = (colour ?? '').split('/').map((code) => code.replace(/^(.*)~$/, 'L$1'));
   return (
     <Svg width={34} height={22} aria-hidden>
       <Rect

@@ -11,10 +11,12 @@ export interface WithDockProps {
   /** What is done with it: under the thumb on a phone, beside it on a wide screen. */
   readonly dock: ReactNode;
   readonly testID: string;
+  /** On a phone the dock takes less than half. */
+  readonly low?: boolean;
 }
 
 /** A page in two parts that scroll apart: what is looked at, and what the thumb does. */
-export function WithDock({ children, dock, testID }: WithDockProps) {
+export function WithDock({ children, dock, testID, low = false }: WithDockProps) {
   const palette = usePalette();
   const wide = useWide();
   return (
@@ -26,6 +28,7 @@ export function WithDock({ children, dock, testID }: WithDockProps) {
         tabIndex={0}
         style={[
           wide ? styles.side : styles.dock,
+          !wide && low && styles.low,
           { borderColor: palette.line, backgroundColor: palette.canvas },
         ]}
         contentContainerStyle={styles.docked}
@@ -41,6 +44,7 @@ const styles = StyleSheet.create({
   columns: { flexDirection: 'row' },
   content: { padding: SPACE.m, gap: SPACE.m },
   dock: { flexGrow: 0, borderTopWidth: 1.5, maxHeight: '62%' },
+  low: { maxHeight: '44%' },
   side: { flex: 0.8, borderLeftWidth: 1.5 },
   docked: { padding: SPACE.m, gap: SPACE.s },
 });

@@ -1,6 +1,6 @@
 import type { LabelReading, Need, Verdict, Written } from '../identify';
 import type { Inrush } from '../size';
-import type { Conductor, Slot } from '../vehicle';
+import type { Joinable, Slot } from '../vehicle';
 import type { Headroom } from './headroom';
 import type { HolderFit } from './holders';
 
@@ -45,8 +45,8 @@ export interface Unfit {
 export interface RankInput {
   /** All slots of the model. */
   readonly slots: readonly Slot[];
-  /** Wires that lie open; none when left out. */
-  readonly wires?: readonly Conductor[] | undefined;
+  /** Wires that lie open, terminals and studs; none when left out. */
+  readonly wires?: readonly Joinable[] | undefined;
   /** Nothing may stay behind, so that no wire is touched; may when left out. */
   readonly noTrace?: boolean | undefined;
   /** What each source is taken for, by its id. */
@@ -63,6 +63,10 @@ export interface RankInput {
   readonly measuredA?: Readonly<Record<string, number>> | undefined;
   /** What taps that are in a slot already feed, A by slot. */
   readonly sharedA?: Readonly<Record<string, number>> | undefined;
+  /** Fuses of the car that feed wires, terminals and studs, A by source; left out where nobody has found it. */
+  readonly feedFuseA?: Readonly<Record<string, number>> | undefined;
+  /** The slots that those fuses are in, by source. */
+  readonly fedBy?: Readonly<Record<string, string>> | undefined;
   /** Reads legends; pass one reader for several feeds so that each is read once. */
   readonly read?: ((written: Written) => LabelReading) | undefined;
 }

@@ -1,7 +1,8 @@
 import { readWritten } from '../identify/legend/readLabel';
 import type { FeedSize, TerminalChoice } from '../size';
 import { sleeveFor } from '../size';
-import type { Conductor, Slot } from '../vehicle';
+import type { Joinable, Slot } from '../vehicle';
+import { isConductor } from '../vehicle';
 import type { Methods } from './chooseMethod';
 import { chooseMethod } from './chooseMethod';
 import type { GroundChoice, GroundGiven } from './ground';
@@ -13,14 +14,15 @@ import { holderFor } from './holders';
 import type { TapCurrents } from './orientation';
 import { tapCurrents } from './orientation';
 import type { Schools } from './schools';
-import { gaugeOf, spliceRoom } from './spliceRoom';
+import { gaugeOf } from './carriedBy';
+import { joinRoom } from './joinRoom';
 
 /** What a feed's sheet is made from. */
 export type SheetGiven = SheetBase &
   (
     | { readonly slot: Slot & { readonly ratingA: number } }
-    /** The car's wire that is spliced. */
-    | { readonly wire: Conductor }
+    /** The car's wire that is spliced, the terminal or the stud. */
+    | { readonly wire: Joinable }
   );
 
 interface SheetBase {
@@ -30,6 +32,8 @@ interface SheetBase {
   readonly measuredA?: number | undefined;
   /** What another tap in the same slot already feeds, A. */
   readonly sharedA?: number | undefined;
+  /** Fuse of the car that feeds the wire, terminal or stud, A. */
+  readonly feedFuseA?: number | undefined;
   readonly size: FeedSize;
   /** Cross-section of the lead that is crimped, mm²; the size's own when left out. */
   readonly leadMm2?: number | undefined;
@@ -100,18 +104,22 @@ function atWire(
   given: Extract<SheetGiven, { wire: object }>,
   areaMm2: number | undefined,
 ): AtSource {
-  const { wire, currentA, measuredA, sharedA } = given;
+  const { wire, currentA, measuredA, sharedA, feedFuseA } = given;
   return {
     holder: undefined,
-    headroom: spliceRoom(wire, currentA, { measuredA, sharedA }),
+    headroom: joinRoom(wire, currentA, { measuredA, sharedA, feedFuseA }),
     methods: chooseMethod({
       ...joinOf(given, areaMm2),
-      place: 'wire',
-      carMm2: gaugeOf(wire),
-      presentA: (measuredA ?? 0) + (sharedA ?? 0),
+      ...placeOf(wire, (measuredA ?? 0) + (sharedA ?? 0)),
     }),
     wayRound: undefined,
   };
+}
+
+/** Where a lead is joined to the car. */
+function placeOf(source: Joinable, presentA: number) {
+  if (isConductor(source)) return { place: 'wire', carMm2: gaugeOf(source), presentA } as const;
+  return { place: source.kind === 'stud' ? 'stud' : 'relaySocket' } as const;
 }
 
 function joinOf(given: SheetBase, areaMm2: number | undefined) {

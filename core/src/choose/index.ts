@@ -10,7 +10,14 @@ export { headroom, originalLoad } from './headroom';
 export type { Headroom, LoadBasis, OriginalLoad } from './headroom';
 export { TAP_HOLDERS, holderFor, holderLimitA } from './holders';
 export type { FitGiven, HolderFit, TapHolder } from './holders';
-export { LEADS, LEAD_FAMILIES, LEAD_FAMILY_NAMES, readLead, unusedLeads } from './leads';
+export {
+  LEADS,
+  LEAD_FAMILIES,
+  LEAD_FAMILY_NAMES,
+  familyWithArticle,
+  readLead,
+  unusedLeads,
+} from './leads';
 export type { Clash, Lead, LeadFamily } from './leads';
 export { lineBladeFrom, orientationProof } from './lineBlade';
 export type { ContinuityReadings, LineBlade, OrientationProof } from './lineBlade';
@@ -28,7 +35,12 @@ export { DEFAULT_SCHOOLS, SCHOOL_CHOICES } from './schools';
 export type { Schools } from './schools';
 export { screenSlot, tapFit, whyNeverTapped } from './screen';
 export type { Screening } from './screen';
-export { carriedBy, gaugeOf, spliceRoom } from './spliceRoom';
+export { feedersOf } from './feeders';
+export type { Feeder } from './feeders';
+export { joinLimit, joinRoom } from './joinRoom';
+export type { PresentLoad } from './joinRoom';
+export { readRelayBase } from './relayBase';
+export type { RelayBase } from './relayBase';
 export { tooSmallFor } from './tooSmall';
 export { SET_RULES, bestSets } from './sets';
 export type { SetCandidate, SetFeed, SetRules, SourceSet } from './sets';

@@ -12,6 +12,12 @@ export const LEAD_FAMILY_NAMES: Record<LeadFamily, string> = {
   socket: 'socket or lamp',
 };
 
+/** A family with its article, e.g. "an aftermarket radio". */
+export function familyWithArticle(family: LeadFamily): string {
+  const name = LEAD_FAMILY_NAMES[family];
+  return `${/^[aeiou]/.test(name) ? 'an' : 'a'} ${name}`;
+}
+
 /** One lead of a family. */
 export interface Lead {
   /** IEC 60757 code, base and stripe. `LBU` and `LGN` are no codes there: light shades stand as the base with a `~`. */

@@ -1,7 +1,7 @@
 import type { Need, Verdict } from '../identify';
 import { labelReader } from '../identify/legend/readLabel';
 import type { Inrush } from '../size';
-import type { Conductor, Panel } from '../vehicle';
+import type { Joinable, Panel } from '../vehicle';
 import type { Candidate, Ranking } from './candidate';
 import { rankCandidates } from './rankCandidates';
 import type { SetRules } from './sets';
@@ -20,12 +20,12 @@ export interface JobFeed {
   readonly loggedSourceIds: ReadonlySet<string>;
 }
 
-/** A bunch of wires that lies open. */
+/** A bunch of wires that lies open, a relay socket or a bus bar. */
 export interface Loom {
   readonly id: string;
   readonly name: string;
   /** Those that lie open. */
-  readonly wires: readonly Conductor[];
+  readonly wires: readonly Joinable[];
 }
 
 /** What sets are ranked from. */
@@ -44,6 +44,10 @@ export interface SetsInput {
   readonly measuredA?: Readonly<Record<string, number>> | undefined;
   /** What taps that are in a slot already feed, A by slot. */
   readonly sharedA?: Readonly<Record<string, number>> | undefined;
+  /** Fuses of the car that feed wires, terminals and studs, A by source. */
+  readonly feedFuseA?: Readonly<Record<string, number>> | undefined;
+  /** The slots that those fuses are in, by source. */
+  readonly fedBy?: Readonly<Record<string, string>> | undefined;
   /** What the whole set costs beside its parts; the usual when left out. */
   readonly rules?: SetRules | undefined;
 }
@@ -98,6 +102,8 @@ export function rankSets(input: SetsInput): {
         loggedSourceIds: feed.loggedSourceIds,
         measuredA: input.measuredA,
         sharedA: input.sharedA,
+        feedFuseA: input.feedFuseA,
+        fedBy: input.fedBy,
         read,
       }),
     ]),

@@ -1,35 +1,40 @@
 import { fills } from '../identify/need/fills';
 import { meetsProbability } from '../identify/need/needs';
 import type { Verdict } from '../identify';
-import type { Conductor } from '../vehicle';
-import { describeWireColour, markOf, parseWireColour } from '../vehicle';
+import type { Conductor, Joinable } from '../vehicle';
+import { describeWireColour, isConductor, markOf, nameOf, parseWireColour } from '../vehicle';
 import type { Candidate, RankInput, Unfit } from './candidate';
-import { spliceRoom } from './spliceRoom';
+import { joinRoom } from './joinRoom';
+import { screenSlot } from './screen';
 
 /** What each property of a wire is worth in the ranking, against a certainty between 0 and 1; a slot leaves the wire whole. */
 const WORTH = {
   sure: 0.5,
   logged: 0.15,
   splice: -0.3,
+  // Nothing is cut, but the car’s own fuse may be far away.
+  point: -0.1,
   headroom: { ok: 0.1, measure: -0.25 },
 } as const;
 /** Below this a wire is not worth showing. */
 const SHOWN = 0.15;
 
 /**
- * A wire for a feed: a candidate once its readings prove it, for no legend speaks for it; what would serve but for one
+ * A wire, a relay socket's terminal or a stud for a feed: a candidate once its readings prove it, for no legend speaks for it; what would serve but for one
  * thing, with the way out; undefined when it is something else.
  */
-export function weighWire(wire: Conductor, input: RankInput): Candidate | Unfit | undefined {
+export function weighWire(wire: Joinable, input: RankInput): Candidate | Unfit | undefined {
   const verdict = input.verdicts.get(wire.id);
   if (verdict === undefined) return undefined;
   const meets = meetsProbability(input.need, verdict.posterior);
   if (meets < SHOWN) return undefined;
   const unfit = whyNot(wire, verdict, input);
   if (unfit !== undefined) return { sourceId: wire.id, ...unfit };
-  const room = spliceRoom(wire, input.currentA, {
+  const feedFuseA = input.feedFuseA?.[wire.id];
+  const room = joinRoom(wire, input.currentA, {
     measuredA: input.measuredA?.[wire.id],
     sharedA: input.sharedA?.[wire.id],
+    feedFuseA,
   });
   if (room.verdict === 'refused')
     return { sourceId: wire.id, constraint: room.text, wayOut: room.wayOut ?? '' };
@@ -41,14 +46,23 @@ export function weighWire(wire: Conductor, input: RankInput): Candidate | Unfit 
     score:
       meets +
       WORTH.sure +
-      WORTH.splice +
+      (isConductor(wire) ? WORTH.splice : WORTH.point) +
       (isLogged ? WORTH.logged : 0) +
       WORTH.headroom[room.verdict],
-    because: `Proven by readings${isLogged ? ', in the log of this model' : ''}, spliced: ${colourOf(wire)}.`,
+    because: `Proven by readings${isLogged ? ', in the log of this model' : ''}, ${joinWords(wire)}.`,
     cautions: [
-      'Colours differ between years and trims: this very wire was read, not its colour.',
+      ...(isConductor(wire)
+        ? ['Colours differ between years and trims: this very wire was read, not its colour.']
+        : [
+            'Live without the key: its lead gets a fuse of its own within 45 cm (18 in), or nothing.',
+          ]),
+      ...(feedFuseA === undefined
+        ? ['Which fuse of the car feeds it is not known yet: the added load must fit under it too.']
+        : []),
       ...(room.verdict === 'measure' ? [`${room.text} ${room.wayOut ?? ''}`.trim()] : []),
-      ...(wire.alsoFeeds === undefined ? [] : [`It also feeds ${wire.alsoFeeds}.`]),
+      ...(!isConductor(wire) || wire.alsoFeeds === undefined
+        ? []
+        : [`It also feeds ${wire.alsoFeeds}.`]),
       ...verdict.contradictions.map((one) => one.explanation),
     ],
     wantsReason: undefined,
@@ -58,18 +72,25 @@ export function weighWire(wire: Conductor, input: RankInput): Candidate | Unfit 
 }
 
 function whyNot(
-  wire: Conductor,
+  wire: Joinable,
   verdict: Verdict,
   input: RankInput,
 ): Pick<Unfit, 'constraint' | 'wayOut'> | undefined {
   if (verdict.fence !== undefined)
     return { constraint: verdict.fence.reason, wayOut: verdict.fence.instruction };
-  if (input.noTrace === true)
+  const feeder = input.slots.find((slot) => slot.id === input.fedBy?.[wire.id]);
+  const screening = feeder === undefined ? undefined : screenSlot(feeder);
+  if (feeder !== undefined && screening?.class === 'block')
+    return {
+      constraint: `It is fed by ${feeder.position} ${feeder.legend ?? ''}: ${screening.reason ?? ''}`,
+      wayOut: 'Take another source: what that fuse feeds is left alone.',
+    };
+  if (input.noTrace === true && isConductor(wire))
     return {
       constraint: 'The job must leave no trace; a splice touches the car’s wire.',
       wayOut: 'Take a slot.',
     };
-  if (wire.tapedWith !== undefined)
+  if (isConductor(wire) && wire.tapedWith !== undefined)
     return {
       constraint: 'It is taped or twisted with another: a pair is a data line or a speaker’s.',
       wayOut: 'Take a single wire.',
@@ -80,6 +101,14 @@ function whyNot(
       wayOut: 'Read it in the states that are left, then it may serve.',
     };
   return undefined;
+}
+
+/** How a lead is joined to it, in a word. */
+function joinWords(source: Joinable): string {
+  if (isConductor(source)) return `spliced: ${colourOf(source)}`;
+  return source.kind === 'stud'
+    ? `a ring on stud ${nameOf(source)}`
+    : `a spade in terminal ${source.terminal} of the socket`;
 }
 
 /** The colour of a wire in words, as it was seen. */

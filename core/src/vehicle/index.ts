@@ -38,11 +38,21 @@ export { BODY_SIDES, BODY_ZONES, PLACE_KINDS, PLACE_KIND_NAMES, panelsIn } from 
 export type { BodySide, BodyZone, Place, PlaceKind, Reach } from './place';
 export { planSpots } from './bodyPlan';
 export type { PlanSpot } from './bodyPlan';
-export { RELAY_TERMINALS, SOURCE_KINDS, isConductor, markOf, nameOf } from './source';
+export {
+  RELAY_TERMINALS,
+  SOURCE_KINDS,
+  isConductor,
+  isJoinable,
+  isPowerPoint,
+  markOf,
+  nameOf,
+} from './source';
 export type {
   CavitySource,
   Conductor,
   GroundSource,
+  Joinable,
+  PowerPoint,
   RelayTerminalSource,
   SlotSource,
   Source,

@@ -84,6 +84,22 @@ export function isConductor(source: Source): source is Conductor {
   return source.kind === 'wire' || source.kind === 'cavity';
 }
 
+/** A source that is live without a fuse of its own in front of it: a terminal of a relay socket, a stud. */
+export type PowerPoint = RelayTerminalSource | StudSource;
+
+/** Whether it is a terminal or a stud. */
+export function isPowerPoint(source: Source): source is PowerPoint {
+  return source.kind === 'relayTerminal' || source.kind === 'stud';
+}
+
+/** A source that a lead is joined to rather than put into with a tap. */
+export type Joinable = Conductor | PowerPoint;
+
+/** Whether a lead is joined to it. */
+export function isJoinable(source: Source): source is Joinable {
+  return isConductor(source) || isPowerPoint(source);
+}
+
 /** What a source is called in instructions. */
 export function nameOf(source: Source): string {
   return source.kind === 'slot' ? source.position : source.name;

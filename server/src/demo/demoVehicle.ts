@@ -3,6 +3,7 @@ import type {
   BenchCircuit,
   BenchSupply,
   BenchVehicle,
+  BenchWire,
 } from '@lucky-thread/core/bench';
 import type { BodySide, BodyZone, FuseFamily, Place, Slot } from '@lucky-thread/core/vehicle';
 import type { SteeringSide } from '@lucky-thread/contract';
@@ -119,16 +120,17 @@ export function bunchFrom(seed: number): Place {
   };
 }
 
-/** The simulated car behind panels and a bunch of wires. */
+/** The simulated car behind panels, a bunch of wires, and points of its own: terminals, studs, grounds, cavities. */
 export function benchFrom(
   battery: BenchBattery,
   panels: readonly PanelRows[],
   bunchSeed: number,
+  points: readonly BenchWire[] = [],
 ): BenchVehicle {
   const { wires = [] } = generateHarness(bunchSeed).truth;
   return {
     battery,
-    wires: wires.map((wire) => ({ ...wire, id: `harness/${wire.id}` })),
+    wires: [...wires.map((wire) => ({ ...wire, id: `harness/${wire.id}` })), ...points],
     circuits: panels.flatMap((panel) =>
       panel.slots.map((row, index) => circuitFrom(panel.id, row, index)),
     ),

@@ -1,6 +1,7 @@
 import { whyNeverTapped } from '@lucky-thread/core/choose';
 import type { FeedPlanInput, FieldProblem, JobView, PutPlanRequest } from '@lucky-thread/contract';
-import { jobSourcesOf, seenBy } from '@lucky-thread/work';
+import type { SlotSource } from '@lucky-thread/core/vehicle';
+import { jobSourcesOf, seenBy, slotsOf } from '@lucky-thread/work';
 import { and, eq, isNull, ne, sql } from 'drizzle-orm';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
@@ -55,6 +56,8 @@ function rowOf(
     reason: plan?.reason ?? null,
     measuredA: plan?.measuredA ?? null,
     sharedA: plan?.sharedA ?? null,
+    feedFuseA: plan?.feedFuseA ?? null,
+    fedBy: plan?.fedBy ?? null,
     ground: plan?.ground ?? null,
     sizing: plan?.sizing ?? null,
   };
@@ -80,8 +83,14 @@ async function problemsOf(
   const path = 'plan.sourceId';
   if (source === undefined)
     return [{ path, message: `the vehicle has no source ${plan.sourceId}` }];
-  const reason = whyNeverTapped(source);
+  const reason = whyNeverTapped(source) ?? whyFeederForbids(plan, slotsOf(model));
   return reason === undefined ? [] : [{ path, message: reason }];
+}
+
+/** What a fuse feeds that must be left alone is left alone too. */
+function whyFeederForbids({ fedBy }: FeedPlanInput, slots: readonly SlotSource[]) {
+  const feeder = slots.find((slot) => slot.id === fedBy);
+  return feeder === undefined ? undefined : whyNeverTapped(feeder);
 }
 
 async function checkFree(

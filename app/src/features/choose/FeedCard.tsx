@@ -6,6 +6,7 @@ import { nameOf } from '@lucky-thread/core/vehicle';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useAppSelector } from '../../store/store';
+import { LeadColour } from '../../panel/LeadColour';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
@@ -15,8 +16,9 @@ import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import type { Finding } from '../../work/useFind';
 import type { SlotFeed, JobContext } from '@lucky-thread/work';
-import { heavyFeeds, isAtSlot, tappedFeeds, movedTo } from '@lucky-thread/work';
+import { heavyFeeds, isAtSlot, isJoined, tappedFeeds, movedTo } from '@lucky-thread/work';
 import { fieldProblem } from '../../sizing/fieldProblem';
+import { FeedingFuse } from './FeedingFuse';
 import { CandidateList } from './CandidateList';
 import { OrientationCard } from './OrientationCard';
 
@@ -50,9 +52,11 @@ export function FeedCard(props: FeedCardProps) {
   return (
     <Card testID={`feed-${feed.id}`}>
       <Words kind="title">{feed.name}</Words>
-      <Words soft>
-        {`${ROLE_WORDS[feed.role]}, ${feed.currentA} A at 12 V${feed.leadColour === undefined ? '' : `, ${feed.leadColour} lead of this kit`}`}
-      </Words>
+      <LeadColour family={context.job.device.family} words={feed.leadColour}>
+        <Words soft>
+          {`${ROLE_WORDS[feed.role]}, ${feed.currentA} A at 12 V${feed.leadColour === undefined ? '' : `, ${feed.leadColour} lead of this kit`}`}
+        </Words>
+      </LeadColour>
       {candidates.length === 0 && (
         <Words>
           {heavyFeeds(context).some((one) => one.id === feed.id)
@@ -82,6 +86,16 @@ export function FeedCard(props: FeedCardProps) {
         <Clamp
           key={`clamp-${tapped.source.id}`}
           candidate={chosen}
+          plan={tapped.plan}
+          onPlan={props.onChoose}
+        />
+      )}
+      {tapped !== undefined && isJoined(tapped) && (
+        <FeedingFuse
+          key={`fuse-${tapped.source.id}`}
+          source={tapped.source}
+          context={context}
+          verdicts={props.verdicts}
           plan={tapped.plan}
           onPlan={props.onChoose}
         />

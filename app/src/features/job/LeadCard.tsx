@@ -1,6 +1,7 @@
 import type { FeedInput } from '@lucky-thread/contract';
 import type { LeadFamily } from '@lucky-thread/core/choose';
-import { LEAD_FAMILY_NAMES, readLead, unusedLeads } from '@lucky-thread/core/choose';
+import { familyWithArticle, readLead, unusedLeads } from '@lucky-thread/core/choose';
+import { LeadColour } from '../../panel/LeadColour';
 import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
 import { Words } from '../../ui/Words';
@@ -17,17 +18,19 @@ export function LeadCard({ family, feeds }: LeadCardProps) {
   const left = unusedLeads(family, used);
   return (
     <Card testID="leads">
-      <Words kind="heading">{`Leads of a ${LEAD_FAMILY_NAMES[family]}`}</Words>
+      <Words kind="heading">{`Leads of ${familyWithArticle(family)}`}</Words>
       {used.map((words) => {
         const { lead, clashes, near } = readLead(family, words);
         const others = [
           ...near.map((one) => `passes for ${one.words} (${one.role})`),
-          ...clashes.map((one) => `on a ${LEAD_FAMILY_NAMES[one.family]} it is ${one.role}`),
+          ...clashes.map((one) => `on ${familyWithArticle(one.family)} it is ${one.role}`),
         ];
         return (
-          <Words key={words} kind="small">
-            {`${words}: ${lead?.role ?? 'not usual in this family'}${others.length === 0 ? '' : `; ${others.join('; ')}`}.`}
-          </Words>
+          <LeadColour key={words} family={family} words={words}>
+            <Words kind="small">
+              {`${words}: ${lead?.role ?? 'not usual in this family'}${others.length === 0 ? '' : `; ${others.join('; ')}`}.`}
+            </Words>
+          </LeadColour>
         );
       })}
       {left.length > 0 && (

@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { LeadColour } from '../../panel/LeadColour';
 import { Caution } from '../../ui/Caution';
 import { Screen } from '../../ui/Screen';
 import { Words } from '../../ui/Words';
@@ -55,15 +56,17 @@ export function DeviceSummary({ context }: { readonly context: JobContext }) {
       {device.feeds.map((feed) => (
         <View key={feed.id}>
           <Words kind="heading">{feed.name}</Words>
-          <Words>
-            {[
-              feed.role,
-              ...(feed.role === 'ground' ? [] : [`${feed.currentA} A at 12 V`]),
-              ...(feed.holdsCranking === true ? ['must hold through cranking'] : []),
-              ...(feed.liveInAcc === true ? ['must be live at accessory'] : []),
-              ...(feed.leadColour === undefined ? [] : [`${feed.leadColour} lead`]),
-            ].join(', ')}
-          </Words>
+          <LeadColour family={device.family} words={feed.leadColour}>
+            <Words>
+              {[
+                feed.role,
+                ...(feed.role === 'ground' ? [] : [`${feed.currentA} A at 12 V`]),
+                ...(feed.holdsCranking === true ? ['must hold through cranking'] : []),
+                ...(feed.liveInAcc === true ? ['must be live at accessory'] : []),
+                ...(feed.leadColour === undefined ? [] : [`${feed.leadColour} lead`]),
+              ].join(', ')}
+            </Words>
+          </LeadColour>
         </View>
       ))}
       {device.family !== undefined && <LeadCard family={device.family} feeds={device.feeds} />}

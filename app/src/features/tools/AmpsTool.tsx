@@ -31,7 +31,25 @@ export function AmpsTool() {
       ? currentAt12V({ kind: 'watts', watts: watts ?? 0, delivered }, efficiency)
       : currentAt12V({ kind: 'amps', amps: printedA ?? 0, atV: printedV ?? 0 }, efficiency);
   return (
-    <ToolPage tool="amps">
+    <ToolPage
+      tool="amps"
+      answer={
+        <Card testID="answer">
+          {amps === undefined ? (
+            <Words soft>Mend the marked numbers first.</Words>
+          ) : (
+            <>
+              <Figure value={`${amps.toFixed(2)} A`} name="at 12 V" />
+              <Words kind="small" soft>
+                {byWatts
+                  ? `${watts ?? 0} W over 12 V${delivered ? ` and ${Math.round(100 * (efficiency ?? 1))} % efficiency` : ''}.`
+                  : `${printedA ?? 0} A × ${printedV ?? 0} V${Math.abs((printedV ?? 12) - 12) <= SAME_SYSTEM_V ? ': the car’s own voltage, no converter between.' : ` over 12 V and ${Math.round(100 * (efficiency ?? 1))} % efficiency.`}`}
+              </Words>
+            </>
+          )}
+        </Card>
+      }
+    >
       <ToolChoice
         label="Printed on it"
         testID="kind"
@@ -93,20 +111,6 @@ export function AmpsTool() {
           />
         </>
       )}
-      <Card testID="answer">
-        {amps === undefined ? (
-          <Words soft>Mend the marked numbers first.</Words>
-        ) : (
-          <>
-            <Figure value={`${amps.toFixed(2)} A`} name="at 12 V" />
-            <Words kind="small" soft>
-              {byWatts
-                ? `${watts ?? 0} W over 12 V${delivered ? ` and ${Math.round(100 * (efficiency ?? 1))} % efficiency` : ''}.`
-                : `${printedA ?? 0} A × ${printedV ?? 0} V${Math.abs((printedV ?? 12) - 12) <= SAME_SYSTEM_V ? ': the car’s own voltage, no converter between.' : ` over 12 V and ${Math.round(100 * (efficiency ?? 1))} % efficiency.`}`}
-            </Words>
-          </>
-        )}
-      </Card>
     </ToolPage>
   );
 }

@@ -31,20 +31,24 @@ export function BatteryTool() {
   const [inputs, set] = useToolInputs(BATTERY_DEFAULTS);
   const plan = useMemo(() => monthOf(inputs), [inputs]);
   return (
-    <ToolPage tool="battery">
-      {plan === undefined ? (
-        <Card testID="answer">
-          <Words soft>Mend the marked numbers first.</Words>
-        </Card>
-      ) : (
-        <>
-          <Parked plan={plan} days={inputs.parkedDays ?? 0} />
-          <MonthCard
-            plan={plan}
-            onSettings={(cutOffV, timerHours) => set({ cutOffV, timerHours })}
-          />
-        </>
-      )}
+    <ToolPage
+      tool="battery"
+      answer={
+        plan === undefined ? (
+          <Card testID="answer">
+            <Words soft>Mend the marked numbers first.</Words>
+          </Card>
+        ) : (
+          <>
+            <Parked plan={plan} days={inputs.parkedDays ?? 0} />
+            <MonthCard
+              plan={plan}
+              onSettings={(cutOffV, timerHours) => set({ cutOffV, timerHours })}
+            />
+          </>
+        )
+      }
+    >
       <BatteryFields inputs={inputs} set={set} />
     </ToolPage>
   );

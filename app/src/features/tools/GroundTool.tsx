@@ -37,7 +37,30 @@ export function GroundTool() {
       })
     : undefined;
   return (
-    <ToolPage tool="ground">
+    <ToolPage
+      tool="ground"
+      answer={
+        <Card testID="answer">
+          {choice === undefined ? (
+            <Words soft>Mend the marked numbers first.</Words>
+          ) : (
+            <>
+              <Words kind="title">
+                {choice.ring === undefined ? choice.place : `${choice.place}, ring ${choice.ring}`}
+              </Words>
+              <Words>{choice.because}</Words>
+              {choice.steps.map((step) => (
+                <Words key={step}>{`· ${step}`}</Words>
+              ))}
+              <Words kind="instruction">{`Proof: at most ${choice.limitV} V over the joint with the load on, ${(1000 * choice.limitOhm).toFixed(0)} mΩ.`}</Words>
+              <Words kind="small" soft>
+                {choice.tradeOff}
+              </Words>
+            </>
+          )}
+        </Card>
+      }
+    >
       <ToolNumber
         label="Current that comes back"
         field="currentA"
@@ -89,25 +112,6 @@ export function GroundTool() {
         value={inputs.adapter}
         onChange={(adapter) => set({ adapter })}
       />
-      <Card testID="answer">
-        {choice === undefined ? (
-          <Words soft>Mend the marked numbers first.</Words>
-        ) : (
-          <>
-            <Words kind="title">
-              {choice.ring === undefined ? choice.place : `${choice.place}, ring ${choice.ring}`}
-            </Words>
-            <Words>{choice.because}</Words>
-            {choice.steps.map((step) => (
-              <Words key={step}>{`· ${step}`}</Words>
-            ))}
-            <Words kind="instruction">{`Proof: at most ${choice.limitV} V over the joint with the load on, ${(1000 * choice.limitOhm).toFixed(0)} mΩ.`}</Words>
-            <Words kind="small" soft>
-              {choice.tradeOff}
-            </Words>
-          </>
-        )}
-      </Card>
     </ToolPage>
   );
 }

@@ -85,7 +85,30 @@ export function JointTool() {
     />
   );
   return (
-    <ToolPage tool="joint">
+    <ToolPage
+      tool="joint"
+      answer={
+        <Card testID="answer">
+          {methods === undefined && <Words soft>Mend the marked numbers first.</Words>}
+          {methods?.ranked.length === 0 && <Words kind="heading">Nothing goes here.</Words>}
+          {methods?.ranked.map((one, index) => (
+            <Card key={one.method}>
+              <Words kind="heading">{`${index + 1}. ${one.name}${one.lastResort ? ' · last resort' : ''}`}</Words>
+              <Words kind="small">{one.why.join(' ')}</Words>
+              {one.cautions.map((text) => (
+                <Caution key={text}>{text}</Caution>
+              ))}
+            </Card>
+          ))}
+          {methods?.refused.map((one) => (
+            <Words
+              kind="small"
+              key={one.method}
+            >{`✕ ${one.name}: ${one.constraint} ${one.wayOut}`}</Words>
+          ))}
+        </Card>
+      }
+    >
       <ToolChoice
         label="Where"
         testID="place"
@@ -132,25 +155,6 @@ export function JointTool() {
       {toggle('engine', ['Cabin', 'Engine space'])}
       {toggle('adapter', ['No plug-in harness known', 'A plug-in harness exists'])}
       <Words kind="small" soft>{`By the shop’s school: ${school}.`}</Words>
-      <Card testID="answer">
-        {methods === undefined && <Words soft>Mend the marked numbers first.</Words>}
-        {methods?.ranked.length === 0 && <Words kind="heading">Nothing goes here.</Words>}
-        {methods?.ranked.map((one, index) => (
-          <Card key={one.method}>
-            <Words kind="heading">{`${index + 1}. ${one.name}${one.lastResort ? ' · last resort' : ''}`}</Words>
-            <Words kind="small">{one.why.join(' ')}</Words>
-            {one.cautions.map((text) => (
-              <Caution key={text}>{text}</Caution>
-            ))}
-          </Card>
-        ))}
-        {methods?.refused.map((one) => (
-          <Words
-            kind="small"
-            key={one.method}
-          >{`✕ ${one.name}: ${one.constraint} ${one.wayOut}`}</Words>
-        ))}
-      </Card>
       <PlugKit
         converter={inputs.converter}
         room={inputs.room}

@@ -1,6 +1,13 @@
-import { LEADS, LEAD_FAMILIES, LEAD_FAMILY_NAMES, readLead } from '@lucky-thread/core/choose';
+import {
+  LEADS,
+  LEAD_FAMILIES,
+  LEAD_FAMILY_NAMES,
+  familyWithArticle,
+  readLead,
+} from '@lucky-thread/core/choose';
 import type { LeadFamily } from '@lucky-thread/core/choose';
 import { View } from 'react-native';
+import { LeadColour } from '../../panel/LeadColour';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
@@ -19,7 +26,32 @@ export function LeadsTool() {
   const family = LEAD_FAMILIES.find((one): one is LeadFamily => one === inputs.family) ?? 'radio';
   const { lead, clashes, near } = readLead(family, inputs.colour);
   return (
-    <ToolPage tool="leads">
+    <ToolPage
+      tool="leads"
+      answer={
+        <Card testID="answer">
+          {lead === undefined ? (
+            <Words>
+              {`No ${inputs.colour} lead is usual in this family. Go by the sheet in the device’s box, or read the wire.`}
+            </Words>
+          ) : (
+            <>
+              <Words kind="title">{`${lead.sign} ${lead.role}`}</Words>
+              <Words>{`${lead.direction === 'out' ? 'Comes out of the device' : 'Goes into the device'}, live ${lead.when}.`}</Words>
+              <Words kind="small">{`Not used: ${lead.unused}`}</Words>
+            </>
+          )}
+          {near.length > 0 && (
+            <Caution>{`Passes for: ${near.map((one) => `${one.words} (${one.role})`).join('; ')}.`}</Caution>
+          )}
+          {clashes.map((one) => (
+            <Caution
+              key={one.family}
+            >{`On ${familyWithArticle(one.family)} the same colour is ${one.role}.`}</Caution>
+          ))}
+        </Card>
+      }
+    >
       <ToolChoice
         label="Family"
         testID="family"
@@ -34,35 +66,15 @@ export function LeadsTool() {
         testID="in-colour"
         onChange={(colour) => set({ colour })}
       />
-      <Card testID="answer">
-        {lead === undefined ? (
-          <Words>
-            {`No ${inputs.colour} lead is usual in this family. Go by the sheet in the device’s box, or read the wire.`}
-          </Words>
-        ) : (
-          <>
-            <Words kind="title">{`${lead.sign} ${lead.role}`}</Words>
-            <Words>{`${lead.direction === 'out' ? 'Comes out of the device' : 'Goes into the device'}, live ${lead.when}.`}</Words>
-            <Words kind="small">{`Not used: ${lead.unused}`}</Words>
-          </>
-        )}
-        {near.length > 0 && (
-          <Caution>{`Passes for: ${near.map((one) => `${one.words} (${one.role})`).join('; ')}.`}</Caution>
-        )}
-        {clashes.map((one) => (
-          <Caution
-            key={one.family}
-          >{`On a ${LEAD_FAMILY_NAMES[one.family]} the same colour is ${one.role}.`}</Caution>
-        ))}
-      </Card>
-      <Words kind="heading">{`Leads of a ${LEAD_FAMILY_NAMES[family]}`}</Words>
+      <Words kind="heading">{`Leads of ${familyWithArticle(family)}`}</Words>
       <View style={{ gap: SPACE.xs }}>
         {LEADS[family].map((one) => (
-          <ActionButton
-            key={one.words}
-            label={`${one.words}: ${one.role} ${one.sign}`}
-            onPress={() => set({ colour: one.words })}
-          />
+          <LeadColour key={one.words} family={family} words={one.words}>
+            <ActionButton
+              label={`${one.words}: ${one.role} ${one.sign}`}
+              onPress={() => set({ colour: one.words })}
+            />
+          </LeadColour>
         ))}
       </View>
       <Words kind="small" soft>

@@ -34,7 +34,32 @@ export function RelayTool() {
       })
     : undefined;
   return (
-    <ToolPage tool="relay">
+    <ToolPage
+      tool="relay"
+      answer={
+        <Card testID="answer">
+          {plan === undefined ? (
+            <Words soft>Mend the marked numbers first.</Words>
+          ) : plan.ok ? (
+            <>
+              <Words kind="title">{plan.relay ? 'Relay' : 'No relay'}</Words>
+              <Words>{plan.because}</Words>
+              <Words kind="small" soft>{`On the trigger: ${plan.triggerA.toFixed(2)} A.`}</Words>
+              <Terminals name="Relay" rows={plan.relayTerminals} />
+              <Terminals name="Switch" rows={plan.switchTerminals} />
+              {plan.cautions.map((text) => (
+                <Caution key={text}>{text}</Caution>
+              ))}
+            </>
+          ) : (
+            <>
+              <Caution>{plan.problem}</Caution>
+              <Words>{plan.wayOut}</Words>
+            </>
+          )}
+        </Card>
+      }
+    >
       <ToolNumber
         label="Load"
         field="currentA"
@@ -77,27 +102,6 @@ export function RelayTool() {
         value={inputs.lit ? 'lit' : 'plain'}
         onChange={(value) => set({ lit: value === 'lit' })}
       />
-      <Card testID="answer">
-        {plan === undefined ? (
-          <Words soft>Mend the marked numbers first.</Words>
-        ) : plan.ok ? (
-          <>
-            <Words kind="title">{plan.relay ? 'Relay' : 'No relay'}</Words>
-            <Words>{plan.because}</Words>
-            <Words kind="small" soft>{`On the trigger: ${plan.triggerA.toFixed(2)} A.`}</Words>
-            <Terminals name="Relay" rows={plan.relayTerminals} />
-            <Terminals name="Switch" rows={plan.switchTerminals} />
-            {plan.cautions.map((text) => (
-              <Caution key={text}>{text}</Caution>
-            ))}
-          </>
-        ) : (
-          <>
-            <Caution>{plan.problem}</Caution>
-            <Words>{plan.wayOut}</Words>
-          </>
-        )}
-      </Card>
     </ToolPage>
   );
 }

@@ -26,7 +26,29 @@ export function RunTool() {
   const load = useMemo(() => loadOf(inputs), [inputs]);
   const known = WIRES.some(([name]) => name === inputs.wire);
   return (
-    <ToolPage tool="run">
+    <ToolPage
+      tool="run"
+      answer={
+        <Card testID="answer">
+          {load === undefined || !known ? (
+            <Words soft>Choose a wire, and mend the marked numbers.</Words>
+          ) : (
+            <>
+              <Answer
+                limit={longestRunM(load, inputs.wire)}
+                text={(metres) => shown('length', metres, units)}
+                name={`longest run one way at ${load.currentA} A`}
+              />
+              <Answer
+                limit={largestLoadA(load, inputs.wire)}
+                text={(amps) => `${amps.toFixed(1)} A`}
+                name={`largest load over ${shown('length', load.oneWayM, units)}`}
+              />
+            </>
+          )}
+        </Card>
+      }
+    >
       <ToolChoice
         label="Wire in hand"
         testID="wire"
@@ -48,24 +70,6 @@ export function RunTool() {
         value={inputs.oneWayM}
         onValue={(oneWayM) => set({ oneWayM })}
       />
-      <Card testID="answer">
-        {load === undefined || !known ? (
-          <Words soft>Choose a wire, and mend the marked numbers.</Words>
-        ) : (
-          <>
-            <Answer
-              limit={longestRunM(load, inputs.wire)}
-              text={(metres) => shown('length', metres, units)}
-              name={`longest run one way at ${load.currentA} A`}
-            />
-            <Answer
-              limit={largestLoadA(load, inputs.wire)}
-              text={(amps) => `${amps.toFixed(1)} A`}
-              name={`largest load over ${shown('length', load.oneWayM, units)}`}
-            />
-          </>
-        )}
-      </Card>
       <WireConditions inputs={inputs} set={set} />
     </ToolPage>
   );

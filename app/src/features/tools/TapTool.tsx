@@ -48,7 +48,28 @@ export function TapTool() {
     'clearanceMm',
   ]);
   return (
-    <ToolPage tool="tap">
+    <ToolPage
+      tool="tap"
+      answer={
+        <Card testID="answer">
+          {good ? (
+            <Answer
+              given={{
+                family,
+                clearance,
+                slotA: slotA ?? 0,
+                currentA: currentA ?? 0,
+                measuredA,
+                sharedA,
+                clearanceMm,
+              }}
+            />
+          ) : (
+            <Words soft>Mend the marked numbers first.</Words>
+          )}
+        </Card>
+      }
+    >
       <ToolChoice
         label="Fuse family of the slot"
         testID="family"
@@ -101,23 +122,6 @@ export function TapTool() {
         hint="Goes before the words above"
         onValue={(value) => set({ clearanceMm: value ?? 0 })}
       />
-      <Card testID="answer">
-        {good ? (
-          <Answer
-            given={{
-              family,
-              clearance,
-              slotA: slotA ?? 0,
-              currentA: currentA ?? 0,
-              measuredA,
-              sharedA,
-              clearanceMm,
-            }}
-          />
-        ) : (
-          <Words soft>Mend the marked numbers first.</Words>
-        )}
-      </Card>
       <Card testID="line-blade">
         <Words kind="heading">Which blade is line?</Words>
         <Words kind="small" soft>

@@ -39,23 +39,27 @@ export function TerminalsTool() {
   const tap =
     car === undefined || first === undefined ? undefined : wireTapFor(car.areaMm2, first.areaMm2);
   return (
-    <ToolPage tool="terminals">
-      <Card testID="answer">
-        {sleeve === undefined ? (
-          <Words soft>Choose the conductors of the crimp.</Words>
-        ) : sleeve.ok ? (
-          <>
-            <Figure value={sleeve.sleeve.colour} name="insulated sleeve" />
-            <Words kind="small">{sleeve.because}</Words>
-            <Words kind="small">{`Strip ${shown('smallLength', sleeve.sleeve.stripMm, units)}. On first: ${sleeve.first.join(', ')}.`}</Words>
-          </>
-        ) : (
-          <>
-            <Caution>{sleeve.problem}</Caution>
-            <Words kind="small">{sleeve.wayOut}</Words>
-          </>
-        )}
-      </Card>
+    <ToolPage
+      tool="terminals"
+      answer={
+        <Card testID="answer">
+          {sleeve === undefined ? (
+            <Words soft>Choose the conductors of the crimp.</Words>
+          ) : sleeve.ok ? (
+            <>
+              <Figure value={sleeve.sleeve.colour} name="insulated sleeve" />
+              <Words kind="small">{sleeve.because}</Words>
+              <Words kind="small">{`Strip ${shown('smallLength', sleeve.sleeve.stripMm, units)}. On first: ${sleeve.first.join(', ')}.`}</Words>
+            </>
+          ) : (
+            <>
+              <Caution>{sleeve.problem}</Caution>
+              <Words kind="small">{sleeve.wayOut}</Words>
+            </>
+          )}
+        </Card>
+      }
+    >
       <Words kind="label">{`In the crimp: ${chosen.map((size) => size.name).join(' + ') || 'nothing yet'}`}</Words>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.xs }}>
         {SIZES.map(({ name }) => (

@@ -1,11 +1,13 @@
 import { useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
-import { View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { prefsChanged } from '../../store/prefsSlice';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { ActionButton } from '../../ui/ActionButton';
 import { Choice } from '../../ui/Choice';
 import { Screen } from '../../ui/Screen';
+import { SPACE } from '../../ui/tokens';
+import { WithDock } from '../../ui/WithDock';
 import { Words } from '../../ui/Words';
 import type { ToolId } from './tools';
 import { TOOLS } from './tools';
@@ -13,32 +15,23 @@ import { TOOLS } from './tools';
 /** Props of {@link ToolPage}. */
 export interface ToolPageProps {
   readonly tool: ToolId;
+  /** What is given. */
   readonly children: ReactNode;
+  /** What comes out of it; stays in sight while the inputs are changed. Left out where it stands among them. */
+  readonly answer?: ReactNode;
 }
 
-/** The frame of a tool: its name, the units, and the way back. */
-export function ToolPage({ tool, children }: ToolPageProps) {
+/** The frame of a tool: its name, what is given, what comes out, the way back; the units where a length or gauge occurs. */
+export function ToolPage({ tool, children, answer }: ToolPageProps) {
   const router = useRouter();
-  const dispatch = useAppDispatch();
-  const units = useAppSelector((state) => state.prefs.units);
-  const { name, says } = TOOLS.find((one) => one.id === tool) ?? TOOLS[0];
-  return (
-    <Screen testID={`tool-page-${tool}`}>
+  const { name, says, measures } = TOOLS.find((one) => one.id === tool) ?? TOOLS[0];
+  const inputs = (
+    <>
       <View>
         <Words kind="title">{name}</Words>
         <Words soft>{says}</Words>
       </View>
-      <Choice
-        label="Units"
-        testID="units"
-        even
-        options={[
-          { value: 'metric', label: 'Metres, mm²' },
-          { value: 'us', label: 'Feet, AWG' },
-        ]}
-        value={units}
-        onChange={(to) => dispatch(prefsChanged({ units: to }))}
-      />
+      {measures && <UnitChoice />}
       {children}
       <ActionButton
         kind="quiet"
@@ -46,6 +39,34 @@ export function ToolPage({ tool, children }: ToolPageProps) {
         testID="all-tools"
         onPress={() => router.navigate('/tools')}
       />
-    </Screen>
+    </>
+  );
+  if (answer === undefined) return <Screen testID={`tool-page-${tool}`}>{inputs}</Screen>;
+  return (
+    <WithDock testID={`tool-page-${tool}`} low dock={answer}>
+      <View style={styles.inputs}>{inputs}</View>
+    </WithDock>
   );
 }
+
+function UnitChoice() {
+  const dispatch = useAppDispatch();
+  const units = useAppSelector((state) => state.prefs.units);
+  return (
+    <Choice
+      label="Units"
+      testID="units"
+      even
+      options={[
+        { value: 'metric', label: 'Metres, mm²' },
+        { value: 'us', label: 'Feet, AWG' },
+      ]}
+      value={units}
+      onChange={(to) => dispatch(prefsChanged({ units: to }))}
+    />
+  );
+}
+
+const styles = StyleSheet.create({
+  inputs: { gap: SPACE.l, alignSelf: 'center', width: '100%', maxWidth: 760 },
+});

@@ -17,7 +17,18 @@ export function WireTool() {
   const load = useMemo(() => loadOf(inputs), [inputs]);
   const size = useMemo(() => (load === undefined ? undefined : sizeFeed(load)), [load]);
   return (
-    <ToolPage tool="wire">
+    <ToolPage
+      tool="wire"
+      answer={
+        <Card testID="answer">
+          {load === undefined || size === undefined ? (
+            <Words soft>Mend the marked numbers first.</Words>
+          ) : (
+            <SizeResult size={size} load={load} id="tool" units={units} />
+          )}
+        </Card>
+      }
+    >
       <ToolNumber
         label="Load at 12 V"
         field="currentA"
@@ -31,13 +42,6 @@ export function WireTool() {
         value={inputs.oneWayM}
         onValue={(oneWayM) => set({ oneWayM })}
       />
-      <Card testID="answer">
-        {load === undefined || size === undefined ? (
-          <Words soft>Mend the marked numbers first.</Words>
-        ) : (
-          <SizeResult size={size} load={load} id="tool" units={units} />
-        )}
-      </Card>
       <WireConditions inputs={inputs} set={set} />
     </ToolPage>
   );

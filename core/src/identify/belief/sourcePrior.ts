@@ -48,7 +48,7 @@ export function sourcePrior(
   },
   hidden?: HiddenCircuits,
 ): Belief {
-  const belief = source.kind === 'wire' ? WIRE_BELIEF : beliefOfSlot(source, hidden);
+  const belief = bareBelief(source.kind) ?? beliefOfSlot(source, hidden);
   const { logged } = source;
   if (logged === undefined) return belief;
   const doubt = 1 - logged.probability;
@@ -130,9 +130,36 @@ const WIRE_WEIGHTS: Partial<Record<CircuitFunction, number>> = {
   spare: 1,
   none: 0.3,
 };
-const WIRE_TOTAL = Object.values(WIRE_WEIGHTS).reduce((sum, weight) => sum + weight, 0);
-const WIRE_PRIOR = mapFunctions((name) => (WIRE_WEIGHTS[name] ?? 0) / WIRE_TOTAL);
-const WIRE_BELIEF: Belief = { functions: WIRE_PRIOR, critical: mapFunctions(() => 0) };
+/** Terminals of relay sockets and studs: fed, grounded or dead; nothing else is brought to one. Common practice. */
+const POINT_WEIGHTS: Partial<Record<CircuitFunction, number>> = {
+  constant: 3,
+  timedConstant: 0.1,
+  accessory: 0.4,
+  retainedAccessory: 0.1,
+  ignitionRun: 0.6,
+  ignitionRunCrank: 0.6,
+  starter: 0.1,
+  ground: 1.5,
+  lamps: 0.1,
+  spare: 1.5,
+  none: 0.2,
+};
+const WIRE_BELIEF = beliefFrom(WIRE_WEIGHTS);
+const POINT_BELIEF = beliefFrom(POINT_WEIGHTS);
+
+/** What is believed of a source that no legend speaks for; undefined for a slot. */
+function bareBelief(kind: ProbeSource['kind']): Belief | undefined {
+  if (kind === 'wire') return WIRE_BELIEF;
+  return kind === 'point' ? POINT_BELIEF : undefined;
+}
+
+function beliefFrom(weights: Partial<Record<CircuitFunction, number>>): Belief {
+  const total = Object.values(weights).reduce((sum, weight) => sum + weight, 0);
+  return {
+    functions: mapFunctions((name) => (weights[name] ?? 0) / total),
+    critical: mapFunctions(() => 0),
+  };
+}
 const CRITICAL_PRIOR = mapFunctions((name) => CRITICAL_FUNCTIONS[name] ?? 0);
 
 function mapFunctions(of: (name: CircuitFunction) => number): FunctionPrior {

@@ -10,6 +10,7 @@ import { HYPOTHESES, LEVEL_ROWS, levelRowOf } from '../circuit/hypotheses';
 import type { Belief } from './sourcePrior';
 import { sourcePrior } from './sourcePrior';
 import type { ProbeSource } from '../reading/source';
+import { canHaveLegend } from '../reading/source';
 
 /** What is the same for every source, and from one question to the next; worked out once. */
 export interface Workings {
@@ -61,7 +62,7 @@ export function newWorkings(): Workings {
       const panel = JSON.stringify(hidden);
       return (source) => {
         const label = read(source);
-        if (source.logged !== undefined || source.kind === 'wire')
+        if (source.logged !== undefined || !canHaveLegend(source))
           return sourcePrior({ ...source, label }, hidden);
         // What can't be read is the same to all of a panel, and another on the next.
         if (label.safety === 'unknown') {

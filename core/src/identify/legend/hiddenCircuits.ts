@@ -2,6 +2,7 @@ import type { FunctionWeights } from './lexicon/entry';
 import { CONSTANT, COURTESY, GAUGES, IGNITION, LAMPS, RADIO, RUN, SOCKET } from './lexicon/entry';
 import type { LabelReading, Written } from './readLabel';
 import type { ProbeSource } from '../reading/source';
+import { canHaveLegend } from '../reading/source';
 
 /** A circuit that nearly every interior panel has. */
 interface StandardCircuit {
@@ -60,7 +61,7 @@ export function hiddenCircuits(
   sources: readonly ProbeSource[],
   read: (written: Written) => LabelReading,
 ): HiddenCircuits {
-  const labels = sources.filter(({ kind }) => kind !== 'wire').map(read);
+  const labels = sources.filter(canHaveLegend).map(read);
   const unreadable = labels.filter(({ safety }) => safety === 'unknown').length;
   const named = new Set(labels.flatMap(({ entries }) => entries.map(({ meaning }) => meaning)));
   const missing = STANDARD_CIRCUITS.filter(

@@ -1,3 +1,4 @@
+import { canHaveLegend } from '../reading/source';
 import type { SafetyClass } from '../legend/lexicon';
 import { WORK_SECONDS } from '../visit/workCosts';
 import type { Field } from './field';
@@ -45,7 +46,7 @@ export function wantsLookUp(sourceId: string, danger: number, field: Field): boo
 /** The handbook is at hand and was not asked about a source yet. */
 function canLookUp(sourceId: string, field: Field): boolean {
   const source = field.sources.get(sourceId);
-  return field.handbook && source?.handbook === undefined && source?.kind !== 'wire';
+  return field.handbook && source?.handbook === undefined && canHaveLegend(source ?? {});
 }
 
 /** Whether a source is too likely to be safety-critical; what the handbook may still clear is not. */

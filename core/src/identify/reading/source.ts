@@ -32,10 +32,18 @@ export interface ProbeSource {
   readonly tappable: boolean;
   /** What the model’s log says of it; undefined when nothing. */
   readonly logged: LoggedClaim | undefined;
-  /** A fuse slot, or a single wire, which can have functions that slots never have. Left out: a slot. */
-  readonly kind?: 'slot' | 'wire';
+  /**
+   * A fuse slot; a single wire, which can have functions that slots never have; or a point of supply: a terminal or a stud,
+   * which is fed, grounded or dead and nothing else. Left out: a slot.
+   */
+  readonly kind?: 'slot' | 'wire' | 'point';
   /** Rating of the fuse found, A; left out: not known. */
   readonly ratingA?: number | undefined;
   /** Work to get at its place, s; left out: it lies open. */
   readonly reachS?: number | undefined;
+}
+
+/** Whether a legend may stand at it: only slots have one. */
+export function canHaveLegend({ kind = 'slot' }: Pick<ProbeSource, 'kind'>): boolean {
+  return kind === 'slot';
 }

@@ -2,6 +2,7 @@ import type { LexiconEntry } from '../legend/lexicon';
 import type { Posterior } from '../belief/posterior';
 import type { LabelReading } from '../legend/readLabel';
 import type { ProbeSource } from '../reading/source';
+import { canHaveLegend } from '../reading/source';
 
 /** A circuit to keep away from. */
 export interface Fence {
@@ -20,7 +21,7 @@ export function fenceOf(
   label: LabelReading,
   given: Posterior,
 ): Fence | undefined {
-  if (source.kind !== 'wire' && label.safety === 'block')
+  if (canHaveLegend(source) && label.safety === 'block')
     return { reason: label.reason ?? '', instruction: instructionFor(label.entries[0]) };
   if (given.evidence.length === 0) return undefined;
   if (given.functions.dataBus >= LIKELY)

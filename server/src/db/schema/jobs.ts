@@ -135,6 +135,9 @@ export const feedPlans = pgTable(
     reason: text(),
     measuredA: doublePrecision(),
     sharedA: doublePrecision(),
+    /** Fuse of the car that feeds a wire, terminal or stud, and the slot that it is in. */
+    feedFuseA: doublePrecision(),
+    fedBy: text(),
     ground: text().$type<'stud' | 'harness' | 'body'>(),
     /** What it is sized for where that differs from the shop's own way: shown and handed on whole. */
     sizing: jsonb().$type<SizingInput>(),
@@ -149,6 +152,7 @@ export const feedPlans = pgTable(
     }),
     // A source serves one feed of a job only.
     unique('feed_plans_by_source').on(table.jobId, table.sourceId),
+    check('feed_plans_fuse', sql`${table.feedFuseA} > 0`),
     check('feed_plans_length', sql`${table.oneWayM} > 0`),
   ],
 );

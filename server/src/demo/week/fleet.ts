@@ -1,12 +1,16 @@
 import type { BodySide, BodyZone } from '@lucky-thread/core/vehicle';
 import type { DemoVehicle, PanelRows } from '../demoVehicle';
 import { benchFrom, bunchFrom, panelFrom } from '../demoVehicle';
+import type { PointRows } from '../points';
+import { benchPoints, pointsFrom } from '../points';
 
 /** What a vehicle of the fleet is, as briefly as it can be said. */
 interface Told extends Omit<DemoVehicle, 'places' | 'bench' | 'generation' | 'trims' | 'markets'> {
   readonly generation?: string;
   readonly trims?: string[];
   readonly panel: PanelRows;
+  /** Relay sockets, studs, grounds and connectors; left out where it has none. */
+  readonly points?: readonly PointRows[];
   /** Seed of its bunch of wires; left out where there is none. */
   readonly bunch?: number;
 }
@@ -15,14 +19,25 @@ const BATTERY = { restV: 12.6, internalOhm: 0.009, crankingA: 180, chargingV: 14
 /** A bunch that every simulated car has behind it, laid open or not. */
 const ANY_BUNCH = 7;
 
-function vehicle({ panel, bunch, generation = '', trims = [], ...told }: Told): DemoVehicle {
+function vehicle({
+  panel,
+  bunch,
+  points = [],
+  generation = '',
+  trims = [],
+  ...told
+}: Told): DemoVehicle {
   return {
     ...told,
     generation,
     trims,
     markets: ['Islands'],
-    places: [panelFrom(panel), ...(bunch === undefined ? [] : [bunchFrom(bunch)])],
-    bench: benchFrom(BATTERY, [panel], bunch ?? ANY_BUNCH),
+    places: [
+      panelFrom(panel),
+      ...(bunch === undefined ? [] : [bunchFrom(bunch)]),
+      ...points.map(pointsFrom),
+    ],
+    bench: benchFrom(BATTERY, [panel], bunch ?? ANY_BUNCH, benchPoints(points)),
   };
 }
 
@@ -64,6 +79,71 @@ const REVISED: PanelRows = {
   ),
 };
 
+/** What the load space of the parcel van has besides: a base that was wired and never used, a bar, a ground, the radio's plug. */
+const LOAD_SPACE: readonly PointRows[] = [
+  {
+    id: 'relay-base',
+    kind: 'relaySocket',
+    name: 'Empty relay base',
+    location: 'Behind the passenger’s kick panel, left empty by the works',
+    zone: 'kick panel',
+    side: 'left',
+    access: ['Pull the kick panel off.'],
+    seconds: 50,
+    points: [
+      ['30', 0, { is: 'feed', supply: 'battery', loadOhm: 1e9 }],
+      ['86', 0, { is: 'feed', supply: 'runContact', loadOhm: 1e9 }],
+      ['85', 0, { is: 'ground', ohm: 0.05 }],
+      ['87', 0, { is: 'turnOn', loadOhm: 40 }],
+    ],
+  },
+  {
+    id: 'bus-bar',
+    kind: 'stud',
+    name: 'Bus bar',
+    location: 'Under the driver’s seat, beneath the red cap',
+    zone: 'seat',
+    side: 'right',
+    access: ['Slide the seat forward.', 'Lift the red cap.'],
+    seconds: 40,
+    points: [
+      ['B1', 8, { is: 'feed', supply: 'battery', loadOhm: 1e9 }],
+      ['B2', 6, { is: 'feed', supply: 'battery', loadOhm: 1e9 }],
+    ],
+  },
+  {
+    id: 'ground-post',
+    kind: 'groundPoint',
+    name: 'Ground post',
+    location: 'Foot of the B pillar, behind the sill trim',
+    zone: 'sill',
+    side: 'left',
+    access: ['Unclip the sill trim.'],
+    seconds: 30,
+    points: [['G1', 6, { is: 'ground', ohm: 0.01 }]],
+  },
+  {
+    id: 'radio-plug',
+    kind: 'connector',
+    name: 'Radio plug',
+    location: 'Behind the radio, power half',
+    zone: 'dash',
+    side: 'middle',
+    access: ['Unclip the trim round the radio.', 'Pull the radio out.'],
+    seconds: 90,
+    columns: 4,
+    points: [
+      ['1', 'GN/BK', { is: 'sensor' }],
+      ['2', 'BU', { is: 'open', ghostV: 1.1 }],
+      ['4', 'YE', { is: 'feed', supply: 'battery', loadOhm: 1e9 }],
+      ['5', 'BU/WH', { is: 'turnOn', loadOhm: 150 }],
+      ['6', 'OG', { is: 'illumination', bulbW: 4, pulsed: true }],
+      ['7', 'RD', { is: 'feed', supply: 'accessoryContact', loadOhm: 1e9 }],
+      ['8', 'BK', { is: 'ground', ohm: 0.05 }],
+    ],
+  },
+];
+
 /** The rest of the demo shop's round: two revisions of a van, a buggy, a moped, a boat, an electric car, an old saloon. */
 export const FLEET: readonly DemoVehicle[] = [
   vehicle({
@@ -77,7 +157,7 @@ export const FLEET: readonly DemoVehicle[] = [
     keyType: 'key',
     use: 'parcel van',
     panel: PACKET,
-    bunch: 11,
+    points: LOAD_SPACE,
   }),
   vehicle({
     make: 'Skerrick',
@@ -90,7 +170,7 @@ export const FLEET: readonly DemoVehicle[] = [
     keyType: 'push button',
     use: 'parcel van',
     panel: REVISED,
-    bunch: 11,
+    points: LOAD_SPACE,
   }),
   vehicle({
     make: 'Marram',

@@ -1,0 +1,75 @@
+import type { BenchWire, BenchWireKind } from '@lucky-thread/core/bench';
+import type { BodySide, BodyZone, Place, PlaceKind, Source } from '@lucky-thread/core/vehicle';
+
+/** A place of points as its demo data is written down. */
+export interface PointRows {
+  readonly id: string;
+  readonly kind: Extract<PlaceKind, 'relaySocket' | 'stud' | 'groundPoint' | 'connector'>;
+  readonly name: string;
+  readonly location: string;
+  readonly zone: BodyZone;
+  readonly side: BodySide;
+  readonly access: readonly string[];
+  /** How long it takes to get at it, s. */
+  readonly seconds: number;
+  /** Name, what one goes by (thread in mm, or colour), and what is really behind it. */
+  readonly points: readonly (readonly [
+    name: string,
+    mark: number | string,
+    behind: BenchWireKind,
+  ])[];
+  /** Cavities in a row of a connector; 0 elsewhere. */
+  readonly columns?: number;
+}
+
+/** The place as it can be seen. */
+export function pointsFrom(rows: PointRows): Place {
+  const { columns = 0, points } = rows;
+  return {
+    id: rows.id,
+    kind: rows.kind,
+    name: rows.name,
+    location: rows.location,
+    zone: rows.zone,
+    side: rows.side,
+    reach: { steps: rows.access, fasteners: [], tools: [], seconds: rows.seconds },
+    notes: '',
+    columns,
+    rows: columns === 0 ? 0 : Math.ceil(points.length / columns),
+    sources: points.map(([name, mark], index) => sourceOf(rows, { name, mark, index })),
+  };
+}
+
+function sourceOf(
+  { id, kind, columns = 1 }: PointRows,
+  {
+    name,
+    mark,
+    index,
+  }: { readonly name: string; readonly mark: number | string; readonly index: number },
+): Source {
+  const head = { id: `${id}/${name}`, name };
+  switch (kind) {
+    case 'relaySocket':
+      return { kind: 'relayTerminal', ...head, terminal: name };
+    case 'stud':
+      return { kind: 'stud', ...head, threadMm: Number(mark) };
+    case 'groundPoint':
+      return { kind: 'ground', ...head, threadMm: Number(mark) };
+    case 'connector':
+      return {
+        kind: 'cavity',
+        ...head,
+        colour: String(mark),
+        column: index % columns,
+        row: Math.floor(index / columns),
+      };
+  }
+}
+
+/** What the simulated car has there. */
+export function benchPoints(places: readonly PointRows[]): BenchWire[] {
+  return places.flatMap(({ id, points }) =>
+    points.map(([name, , behind]) => ({ id: `${id}/${name}`, behind })),
+  );
+}
