@@ -1,6 +1,10 @@
 const { getDefaultConfig } = require('expo/metro-config');
 
-const USED_CHECKS = new Set(require('./usedChecks.cjs'));
+const used = require('./usedChecks.cjs');
+const USED_CHECKS = new Set(used.checks);
+const USED_RULES = new Set(used.rules);
+/** Where the library names all of its rules. */
+const ALL_RULES = /class-validator[\\/]cjs[\\/]decorator[\\/]decorators\.js$/;
 
 const config = getDefaultConfig(__dirname);
 config.resolver.resolveRequest = (context, name, platform) => {
@@ -8,7 +12,10 @@ config.resolver.resolveRequest = (context, name, platform) => {
   if (name === 'class-validator') name = 'class-validator/cjs/index.js';
   // Only @IsPhoneNumber wants it, and nothing here does.
   if (name === 'libphonenumber-js/max') return { type: 'empty' };
-  // class-validator brings a hundred checks of texts; the contract's rules use a handful of them.
+  // class-validator brings a hundred rules and as many checks of texts; the contract uses a handful of them.
+  const rule = /^\.\/\w+\/(\w+)$/.exec(name);
+  if (rule !== null && ALL_RULES.test(context.originModulePath) && !USED_RULES.has(rule[1]))
+    return { type: 'empty' };
   const check = /^validator(?:\/lib\/(\w+))?$/.exec(name);
   if (check !== null && !USED_CHECKS.has(check[1])) return { type: 'empty' };
   return context.resolveRequest(context, name, platform);

@@ -23,7 +23,7 @@ async function main(): Promise<void> {
     choose: chooseBenchmark,
     month: monthBenchmark,
     tapSheet: () => tapSheetBenchmark(base, databaseUrl),
-    firstLoad: () => firstLoadBenchmark(appFolder, bareFolder),
+    firstLoad: () => firstLoadBenchmark(base, appFolder, bareFolder),
     harness: harnessBenchmark,
     cards: () => cardsBenchmark(),
     ways: waysBenchmark,

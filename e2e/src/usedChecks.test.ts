@@ -3,9 +3,10 @@ import { createRequire } from 'node:module';
 import path from 'node:path';
 
 const ROOT = path.join(__dirname, '../..');
-const usedChecks = createRequire(__filename)(
-  path.join(ROOT, 'app/usedChecks.cjs'),
-) as readonly string[];
+const used = createRequire(__filename)(path.join(ROOT, 'app/usedChecks.cjs')) as {
+  readonly rules: readonly string[];
+  readonly checks: readonly string[];
+};
 const DECORATORS = path.join(ROOT, 'node_modules/class-validator/cjs/decorator');
 
 /** Rules that the contract takes from class-validator. */
@@ -20,19 +21,25 @@ function rulesOfContract(): string[] {
   return [...new Set(imports.map((name) => name.trim()).filter((name) => name !== ''))];
 }
 
-/** Checks of the text library that a rule stands on. */
-function checksOf(rule: string): string[] {
-  const file = readdirSync(DECORATORS)
+/** The library's file of a rule; undefined for what is no rule, such as a type. */
+function fileOf(rule: string): string | undefined {
+  return readdirSync(DECORATORS)
     .map((kind) => path.join(DECORATORS, kind, `${rule}.js`))
     .find((one) => existsSync(one));
+}
+
+/** Checks of the text library that a rule stands on. */
+function checksOf(rule: string): string[] {
+  const file = fileOf(rule);
   if (file === undefined) return [];
   return [...readFileSync(file, 'utf8').matchAll(/require\("validator\/lib\/(\w+)"\)/g)].map(
     (match) => match[1] ?? '',
   );
 }
 
-it('the web build keeps the checks that the contract’s rules stand on, and no others', () => {
+it('the web build keeps the rules of the contract and the checks that they stand on, and no others', () => {
   const rules = rulesOfContract();
   expect(rules).toContain('IsUUID');
-  expect([...new Set(rules.flatMap(checksOf))].sort()).toEqual([...usedChecks].sort());
+  expect(rules.filter((rule) => fileOf(rule) !== undefined).sort()).toEqual([...used.rules].sort());
+  expect([...new Set(rules.flatMap(checksOf))].sort()).toEqual([...used.checks].sort());
 });
