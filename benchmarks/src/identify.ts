@@ -1,6 +1,12 @@
-import type { BenchCar } from '@lucky-thread/core/bench';
-import { benchCar, generateVehicle, meterReading, seededRandom } from '@lucky-thread/core/bench';
-import type { FindSession, Reading } from '@lucky-thread/core/identify';
+import type { BenchCar, BenchVehicle, BenchWire } from '@lucky-thread/core/bench';
+import {
+  benchCar,
+  generateHarness,
+  generateVehicle,
+  meterReading,
+  seededRandom,
+} from '@lucky-thread/core/bench';
+import type { FindSession, ProbeSource, Reading } from '@lucky-thread/core/identify';
 import { advise, newAdviser } from '@lucky-thread/core/identify';
 import { plainAdvise } from '@lucky-thread/core/identify/plain';
 import { sourcesOf } from '@lucky-thread/core/trial';
@@ -13,6 +19,9 @@ const STATES = 24;
 /** Slots read in a session that has just begun; most needs are open then. */
 const FIRST_LOOKS = 12;
 const ROUNDS = 300;
+/** Connectors that lie open beside the panel. */
+const CONNECTORS = 3;
+const CAVITIES = 20;
 /** The plain way is slow. */
 const PLAIN_ROUNDS = 12;
 
@@ -41,6 +50,53 @@ export async function identifyBenchmark(): Promise<void> {
     ...asked,
     readings: readAll(car, ids.slice(0, FIRST_LOOKS), { states: [stateAt('off')], seed }),
   });
+  await withConnectors(asked, { truth: vehicle.truth, states, seed });
+}
+
+/** The same panel with connectors open beside it, every wire read as the slots are. */
+async function withConnectors(
+  asked: Omit<FindSession, 'readings'>,
+  given: {
+    readonly truth: BenchVehicle;
+    readonly states: readonly VehicleState[];
+    readonly seed: number;
+  },
+): Promise<void> {
+  const wires = Array.from({ length: CONNECTORS }, (_, at) => wiresOf(`plug${at}`, at + 1)).flat();
+  const car = benchCar({ ...given.truth, wires });
+  const sources = [
+    ...asked.sources,
+    ...wires.map(({ id }): ProbeSource => ({
+      kind: 'wire',
+      id,
+      name: id,
+      legend: undefined,
+      fitted: true,
+      tappable: true,
+      logged: undefined,
+    })),
+  ];
+  const ids = sources.map(({ id }) => id);
+  const session = { ...asked, sources, readings: readAll(car, ids, given) };
+  const adviser = newAdviser();
+  const questions = asWorkGoesOn(session);
+  let turn = 0;
+  const { worker } = await measure(ROUNDS, {
+    worker: () => adviser(questions[(turn += 1) % questions.length] ?? session),
+  });
+  if (!worker) throw new Error('nothing was measured');
+  line(
+    `${ids.length} sources (${CONNECTORS} connectors of ${CAVITIES} wires), ${session.readings.length} readings: median, p95`,
+    `${worker.median.toFixed(2)} ms, ${worker.p95.toFixed(2)} ms`,
+  );
+}
+
+/** The wires of one connector, from as many bunches as it takes. */
+function wiresOf(place: string, seed: number): BenchWire[] {
+  const bunches = [seed, seed + 100].flatMap((one) => generateHarness(one).truth.wires ?? []);
+  return bunches
+    .slice(0, CAVITIES)
+    .map(({ behind }, index) => ({ id: `${place}/${index + 1}`, behind }));
 }
 
 function readAll(

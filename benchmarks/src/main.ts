@@ -4,6 +4,7 @@ import { firstLoadBenchmark } from './firstLoad';
 import { identifyBenchmark } from './identify';
 import { monthBenchmark } from './month';
 import { networkBenchmark } from './network';
+import { searchBenchmark } from './search';
 import { tapSheetBenchmark } from './tapSheet';
 import { harnessBenchmark, waysBenchmark } from './ways';
 
@@ -23,6 +24,7 @@ async function main(): Promise<void> {
     choose: chooseBenchmark,
     month: monthBenchmark,
     tapSheet: () => tapSheetBenchmark(base, databaseUrl),
+    search: () => searchBenchmark(base, databaseUrl),
     firstLoad: () => firstLoadBenchmark(base, appFolder, bareFolder),
     harness: harnessBenchmark,
     cards: () => cardsBenchmark(),

@@ -3,6 +3,7 @@ import type { ModelSummary } from '@lucky-thread/contract';
 import express from 'express';
 import pg from 'pg';
 import { line, measure } from './measure';
+import { signIn } from './signIn';
 
 const ROUNDS = 300;
 /** Its rows alone, without what they were read with and what later jobs saw. */
@@ -59,15 +60,6 @@ export async function tapSheetBenchmark(base: string, databaseUrl: string): Prom
     empty.close();
     await pool.end();
   }
-}
-
-async function signIn(base: string): Promise<string> {
-  const response = await fetch(`${base}/api/session`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ login: 'lead', password: 'prove-it-once' }),
-  });
-  return response.headers.getSetCookie()[0]?.split(';')[0] ?? '';
 }
 
 async function importTaps(base: string, cookie: string, modelId: string): Promise<void> {
