@@ -28,7 +28,7 @@ export type { SeenScope } from './command';
 export { ShowProofRequest } from './proof';
 export type { ProofView } from './proof';
 export { HandbookEntryRequest } from './handbook';
-export { CreateModelRequest, ModelInput } from './model';
+export { CreateModelRequest, ModelInput, SplitModelRequest } from './model';
 export type { PanelInput, SlotInput } from './place/panel';
 export type { SlotLook } from './place/slot';
 export { SlotMarks, slotSource } from './place/slot';

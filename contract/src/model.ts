@@ -84,3 +84,21 @@ export class CreateModelRequest extends ModelInput {
   @IsUUID('7', { message: 'the model that it is like is named by its id' })
   like?: string;
 }
+
+/** A model is two from some year on. */
+export class SplitModelRequest {
+  /** The model that was taken for one. */
+  @IsUUID('7', { message: 'the model that is split is named by its id' })
+  of!: string;
+
+  /** First model year of the later one. */
+  @IsInt({ message: 'the year is a whole number' })
+  @Min(YEAR_RANGE[0], { message: `the year is ${YEAR_RANGE[0]} or later` })
+  @Max(YEAR_RANGE[1], { message: `the year is ${YEAR_RANGE[1]} or earlier` })
+  fromYear!: number;
+
+  /** Generation of the later one; empty when nobody knows. */
+  @IsString()
+  @Length(0, 20)
+  generation!: string;
+}

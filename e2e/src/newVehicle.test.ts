@@ -93,3 +93,66 @@ it('has a panel of 24 positions ready for probing within 90 s by typing', async 
   await visitor.see('next');
   expect(typist.total()).toBeLessThan(90);
 });
+
+describe('touches from launch', () => {
+  /** Somebody who has just opened the app, signed in as the day before. */
+  async function launched(): Promise<Typist> {
+    visitor = await Visitor.open(application.base, PHONE);
+    await signIn(visitor);
+    await visitor.go('/');
+    await visitor.see('jobs');
+    return new Typist(visitor);
+  }
+
+  it('to a known tap point: 2', async () => {
+    const thumb = await launched();
+    await visitor.driver.executeAsyncScript(
+      `const done = arguments[arguments.length - 1];
+       const head = 'id,source,function,supply_contact,year_from,year_to,trim,market,grade,fuse_a,wire_awg,note,logged_by,logged_at';
+       const row = '01890a5d-ac96-774b-bcce-b302099a8001,dash/F5,accessory,a,2016,2020,,,forum,5,18,left sill,,';
+       fetch('/api/models').then((answer) => answer.json()).then((all) => {
+         const { id } = all.find((one) => one.model === 'Longboat');
+         return fetch('/api/models/' + id + '/taps.csv', { method: 'POST', headers: { 'content-type': 'text/csv' }, body: head + '\\n' + row });
+       }).then((answer) => done(answer.status));`,
+    );
+    await thumb.touch('nav-Vehicles');
+    await thumb.touch('model-Longboat');
+    await visitor.textIs('tap-dash/F5', /left sill/);
+    expect(thumb.touches).toBeLessThanOrEqual(2);
+  });
+
+  it('to the first reading of a new job on a known model: at most 6, and 2 a reading', async () => {
+    const thumb = await launched();
+    await thumb.touch('new-job');
+    await thumb.touch('pick-Longboat');
+    await thumb.touch('device-Dashcam');
+    await thumb.touch('start-job');
+    await thumb.touch('slot-dash/F5');
+    await thumb.touch('pad-lit');
+    await visitor.textIs('history', /F5[\s\S]*lit/);
+    expect(thumb.touches).toBeLessThanOrEqual(6);
+    const before = thumb.touches;
+    await thumb.touch('slot-dash/F9');
+    await thumb.touch('pad-dark');
+    await visitor.textIs('history', /F9[\s\S]*dark/);
+    expect(thumb.touches - before).toBe(2);
+  });
+
+  it('to the first reading on a car that nobody entered: at most 12', async () => {
+    const thumb = await launched();
+    await thumb.touch('new-job');
+    await thumb.touch('another-vehicle');
+    await thumb.type('vehicle-make', 'Tern');
+    await thumb.type('vehicle-model', 'Knot');
+    await thumb.type('vehicle-yearFrom', '2020');
+    await thumb.touch('save-vehicle');
+    await thumb.touch('device-Dashcam');
+    await thumb.touch('start-job');
+    await thumb.type('hand-position', 'F7');
+    await thumb.type('hand-legend', 'ACC');
+    await thumb.touch('hand-keep');
+    await thumb.touch('pad-lit');
+    await visitor.textIs('history', /F7[\s\S]*lit/);
+    expect(thumb.touches).toBeLessThanOrEqual(12);
+  });
+});

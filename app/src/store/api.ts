@@ -19,6 +19,7 @@ import type {
   SessionView,
   ShopView,
   SignInRequest,
+  SplitModelRequest,
   TapPage,
   TapPointView,
   UpdateShopRequest,
@@ -92,6 +93,10 @@ export const api = createApi({
     enterModel: build.mutation<ModelView, { id: string; body: CreateModelRequest }>({
       query: ({ id, body }) => ({ url: `/models/${id}`, method: 'PUT', body }),
       invalidatesTags: ['Models'],
+    }),
+    splitModel: build.mutation<ModelView, { id: string; body: SplitModelRequest }>({
+      query: ({ id, body }) => ({ url: `/models/${id}/split`, method: 'PUT', body }),
+      invalidatesTags: ['Models', 'Taps', 'Jobs'],
     }),
     dropPlace: build.mutation<ModelView, { modelId: string; placeId: string }>({
       query: ({ modelId, placeId }) => ({
@@ -253,6 +258,7 @@ export const {
   useEnterHandbookMutation,
   useEnterModelMutation,
   useDropPlaceMutation,
+  useSplitModelMutation,
   useUploadPhotoMutation,
   useDescribePhotoMutation,
   useDropPhotoMutation,

@@ -7,6 +7,8 @@ export class Typist {
   private static readonly KEYS_PER_S = 5;
   private readonly visitor: Visitor;
   private seconds = 0;
+  /** Touches so far; going into a field to type is one. */
+  touches = 0;
   private readonly began = Date.now();
 
   constructor(visitor: Visitor) {
@@ -21,6 +23,7 @@ export class Typist {
 
   async touch(what: string): Promise<void> {
     await this.visitor.touch(what);
+    this.touches += 1;
     this.add(Typist.TOUCH_S);
   }
 

@@ -2,7 +2,11 @@ import type { Request } from 'express';
 import { Router } from 'express';
 import { actorOf } from '../auth/session';
 import type { Database } from '../db/database';
-import { CreateModelRequest, HandbookEntryRequest } from '@lucky-thread/contract';
+import {
+  CreateModelRequest,
+  HandbookEntryRequest,
+  SplitModelRequest,
+} from '@lucky-thread/contract';
 import { validatePlace } from '@lucky-thread/contract/places';
 import { slotsOf } from '@lucky-thread/work';
 import { checked, checkedBy, idIn } from '../http/handlers';
@@ -12,6 +16,7 @@ import { invalid, notFound } from '../http/problem';
 import { findModel, listModels } from './modelRepository';
 import { search } from './search';
 import type { PlaceAt } from './modelService';
+import { splitModel } from './splitModel';
 import { createModel, dropModelPlace, putModelPlace } from './modelService';
 
 /** More than anybody types to find a car. */
@@ -39,6 +44,11 @@ export function vehicleRoutes(db: Database): Router {
     const body = checked(CreateModelRequest, request.body);
     const id = idIn(request.params.modelId, 'model');
     response.json(await createModel(db, actorOf(request), id, body));
+  });
+  router.put('/models/:modelId/split', async (request, response) => {
+    const body = checked(SplitModelRequest, request.body);
+    const id = idIn(request.params.modelId, 'model');
+    response.json(await splitModel(db, actorOf(request), id, body));
   });
   router.put('/models/:modelId/places/:placeId', async (request, response) => {
     const body = checkedBy(validatePlace, request.body);

@@ -3,15 +3,15 @@ import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { useModelQuery, useTapsInfiniteQuery } from '../../store/api';
 import { ActionButton } from '../../ui/ActionButton';
-import { Guard } from '../../ui/Guard';
 import { Screen, useWide } from '../../ui/Screen';
-import { Empty, Failed, Loading } from '../../ui/States';
+import { Failed, Loading } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
 import { TwoColumns } from '../../ui/TwoColumns';
 import { Words } from '../../ui/Words';
 import { CsvExchange } from './CsvExchange';
 import { Places } from './Places';
-import { TapPointCard } from '../../panel/TapPointCard';
+import { SplitModel } from './SplitModel';
+import { TapPoints } from './TapPoints';
 
 /** A vehicle model: where its panels are and what the log knows. */
 export function ModelScreen({ modelId }: { readonly modelId: string }) {
@@ -33,18 +33,7 @@ export function ModelScreen({ modelId }: { readonly modelId: string }) {
   const tapPoints = (
     <View style={styles.stack}>
       <Words kind="heading">Tap points</Words>
-      {logged.length === 0 ? (
-        <Empty
-          title="Nothing logged yet"
-          text="The first proven tap of this model will stand here, with its readings."
-        />
-      ) : (
-        logged.map((tap) => (
-          <Guard key={tap.id} what={`Tap point ${tap.sourceId}`}>
-            <TapPointCard tap={tap} model={view} />
-          </Guard>
-        ))
-      )}
+      <TapPoints model={view} taps={logged} />
       {taps.hasNextPage && (
         <ActionButton
           label="Show more"
@@ -59,6 +48,7 @@ export function ModelScreen({ modelId }: { readonly modelId: string }) {
         testID="like-this"
         onPress={() => router.navigate(`/vehicles/new?like=${modelId}`)}
       />
+      <SplitModel model={view} />
     </View>
   );
   return (

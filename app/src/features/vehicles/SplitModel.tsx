@@ -1,0 +1,76 @@
+import type { ModelView } from '@lucky-thread/contract';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { useSplitModelMutation } from '../../store/api';
+import { problemText } from '../../store/problemText';
+import { ActionButton } from '../../ui/ActionButton';
+import { Field } from '../../ui/Field';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+
+/** A model that turns out to be two from some year on. */
+export function SplitModel({ model }: { readonly model: ModelView }) {
+  const router = useRouter();
+  const [open, setOpen] = useState(false);
+  const [year, setYear] = useState('');
+  const [generation, setGeneration] = useState('');
+  const [id] = useState(() => uuidv7());
+  const [split, { isLoading, error }] = useSplitModelMutation();
+  if (model.yearFrom === model.yearTo) return null;
+  if (!open)
+    return (
+      <ActionButton
+        kind="quiet"
+        label="From some year on it differs…"
+        testID="split-model"
+        onPress={() => setOpen(true)}
+      />
+    );
+  const save = async (): Promise<void> => {
+    const body = { of: model.id, fromYear: Number(year), generation: generation.trim() };
+    const { data } = await split({ id, body });
+    if (data !== undefined) router.replace(`/vehicles/${data.id}`);
+  };
+  return (
+    <View style={styles.stack}>
+      <Words>
+        Both get its places. Jobs and tap points go with the years of their cars; what was claimed
+        over the break is only asserted after it.
+      </Words>
+      <View style={styles.row}>
+        <View style={styles.grow}>
+          <Field
+            label="First year that differs"
+            keyboard="number-pad"
+            testID="split-year"
+            value={year}
+            problem={error === undefined ? undefined : problemText(error)}
+            onChange={setYear}
+          />
+        </View>
+        <View style={styles.grow}>
+          <Field
+            label="Its generation"
+            testID="split-generation"
+            value={generation}
+            onChange={setGeneration}
+          />
+        </View>
+      </View>
+      <ActionButton
+        label="Make it two"
+        testID="split-now"
+        disabled={isLoading || !/^\d{4}$/.test(year)}
+        onPress={() => void save()}
+      />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  stack: { gap: SPACE.s },
+  row: { flexDirection: 'row', gap: SPACE.s },
+  grow: { flex: 1 },
+});
