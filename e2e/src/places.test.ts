@@ -90,6 +90,43 @@ it('shows a place on the body, takes a photo of it, and pins a slot on it that i
   await visitor.textIs('photo-problem', /no picture/);
 });
 
+it('scales a picture of forty megapixels before it leaves, and takes the legend from the handbook slot by slot', async () => {
+  visitor = await Visitor.open(application.base, PHONE);
+  await enterModel('Turnstone');
+  await visitor.touch('place-dash-panel');
+  await visitor.see('place-page');
+  await visitor.driver.executeAsyncScript(
+    `const done = arguments[arguments.length - 1];
+     const canvas = document.createElement('canvas');
+     canvas.width = 8000; canvas.height = 5000;
+     const ink = canvas.getContext('2d');
+     ink.fillStyle = '#887'; ink.fillRect(0, 0, 8000, 5000);
+     canvas.toBlob((blob) => {
+       const files = new DataTransfer();
+       files.items.add(new File([blob], 'large.jpg', { type: 'image/jpeg' }));
+       const input = document.querySelector('[data-testid="choose-photo"]');
+       input.files = files.files;
+       input.dispatchEvent(new Event('change', { bubbles: true }));
+       done();
+     }, 'image/jpeg', 0.9);`,
+  );
+  await firstId('pin-photo-');
+  const size = await visitor.driver.executeAsyncScript<readonly number[]>(
+    `const done = arguments[arguments.length - 1];
+     const image = new Image();
+     image.onload = () => done([image.naturalWidth, image.naturalHeight]);
+     image.src = '/api/photos/' + document.querySelector('[data-testid^="photo-0"]').dataset.testid.replace('photo-', '');`,
+  );
+  expect(size).toEqual([1600, 1000]);
+  await visitor.touch('handbook-list');
+  await visitor.textIs('handbook-entry-card', /1 of 2/);
+  await visitor.type('list-entry', 'Accessory socket');
+  await visitor.touch('list-keep');
+  await visitor.textIs('handbook-entry-card', /2 of 2/);
+  await visitor.touch('list-none');
+  await visitor.textIs('handbook-done', /2 of 2/);
+});
+
 it('writes a vehicle into a file and reads it back as another; a file with a slip changes nothing', async () => {
   visitor = await Visitor.open(application.base, WIDE);
   await enterModel('Whimbrel');

@@ -6,6 +6,8 @@ export { feedSheet } from './feedSheet';
 export type { FeedSheet, SheetGiven } from './feedSheet';
 export { GROUND_LIMIT_V, chooseGround } from './ground';
 export type { GroundChoice, GroundGiven, GroundPlace } from './ground';
+export { groundUnderLoad } from './groundUnderLoad';
+export type { GroundReading, GroundVerdict } from './groundUnderLoad';
 export { headroom, originalLoad } from './headroom';
 export type { Headroom, LoadBasis, OriginalLoad } from './headroom';
 export { TAP_HOLDERS, holderFor, holderLimitA } from './holders';

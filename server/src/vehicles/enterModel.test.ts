@@ -111,6 +111,9 @@ describe('a panel', () => {
   it.each([
     ['slots', { slots: [slot('F1', 0), slot('F1', 1)] }],
     ['slots', { slots: [] }],
+    // More than any car has: 300 of them are a slip, or an attack.
+    ['slots', { slots: Array.from({ length: 300 }, (_, at) => slot(`F${at}`, at % 50)) }],
+    ['slots.0.legend', { slots: [slot('F1', 0, { legend: 'X'.repeat(200) })] }],
     ['slots.0.ratingA', { slots: [slot('F1', 0, { ratingA: 0 })] }],
     ['slots.0.position', { slots: [slot('F/1', 0)] }],
     ['look.family', { look: { ...PANEL.look, family: 'glass' } }],

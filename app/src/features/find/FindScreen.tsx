@@ -1,7 +1,7 @@
 import { toCoreReading } from '@lucky-thread/contract';
 import type { FindAdvice, Verdict } from '@lucky-thread/core/identify';
 import type { SlotSource } from '@lucky-thread/core/vehicle';
-import { nameOf } from '@lucky-thread/core/vehicle';
+import { isConductor, nameOf } from '@lucky-thread/core/vehicle';
 import { useCallback, useMemo, useState } from 'react';
 import type { ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
@@ -17,6 +17,7 @@ import { useSteadyList } from '../../workers/useSteady';
 import type { JobContext } from '@lucky-thread/work';
 import { closedPlaces, jobSourcesOf, loomsOf, panelsOf, wiresAt } from '@lucky-thread/work';
 import { useJobChange } from '../../work/useJobChange';
+import { ColourDiffers } from './ColourDiffers';
 import { FindTools } from './FindTools';
 import { FusePanel } from '../../panel/FusePanel';
 import { HandbookEntry } from './HandbookEntry';
@@ -236,6 +237,9 @@ function SelectedVerdict({ context, finding }: PartProps) {
       />
       {!isAsked && source.kind === 'slot' && (
         <HandbookEntry key={`handbook ${source.id}`} model={context.model} slot={source} />
+      )}
+      {isConductor(source) && (
+        <ColourDiffers key={`colour ${source.id}`} context={context} wireId={source.id} />
       )}
       {source.kind === 'slot' && (
         <ReadsOtherwise key={`otherwise ${source.id}`} context={context} slot={source} />

@@ -1,6 +1,7 @@
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import { chooseGround } from '@lucky-thread/core/choose';
 import { useShopQuery } from '../../store/api';
+import { GroundCheck } from '../../panel/GroundCheck';
 import { Card } from '../../ui/Card';
 import { Words } from '../../ui/Words';
 import { ToolChoice, ToolNumber } from './ToolFields';
@@ -112,6 +113,7 @@ export function GroundTool() {
         value={inputs.adapter}
         onChange={(adapter) => set({ adapter })}
       />
+      <GroundCheck currentA={good ? currentA : undefined} />
     </ToolPage>
   );
 }

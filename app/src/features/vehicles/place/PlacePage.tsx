@@ -12,6 +12,7 @@ import { SPACE } from '../../../ui/tokens';
 import { TwoColumns } from '../../../ui/TwoColumns';
 import { Words } from '../../../ui/Words';
 import { PlacePhotos } from '../photos/PlacePhotos';
+import { HandbookList } from './HandbookList';
 import { PlaceSources } from './PlaceSources';
 import { SourceSheet } from './SourceSheet';
 
@@ -59,6 +60,7 @@ function Page({ model, place }: { readonly model: ModelView; readonly place: Pla
           <>
             <Head model={model} place={place} />
             <PlaceSources place={place} touchedId={sourceId} onTouch={touch} />
+            <HandbookList model={model} place={place} />
           </>
         }
         second={

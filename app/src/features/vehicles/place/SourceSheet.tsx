@@ -2,6 +2,7 @@ import type { ModelView } from '@lucky-thread/contract';
 import type { Source } from '@lucky-thread/core/vehicle';
 import { isConductor } from '@lucky-thread/core/vehicle';
 import { StyleSheet, View } from 'react-native';
+import { GroundCheck } from '../../../panel/GroundCheck';
 import { sourceTitle, warningOf } from '../../../panel/sourceTitle';
 import { TapPointCard } from '../../../panel/TapPointCard';
 import { WireSwatch } from '../../../panel/WireSwatch';
@@ -36,6 +37,7 @@ export function SourceSheet(props: { readonly model: ModelView; readonly source:
           <Words key={fact}>{fact}</Words>
         ))}
         {warning !== undefined && <Caution>{warning}</Caution>}
+        {source.kind === 'ground' && <GroundCheck />}
       </Card>
       {photos.map((photo) => (
         <PinnedPhoto key={photo.id} photo={photo} onlyId={source.id} />
