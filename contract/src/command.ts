@@ -72,8 +72,8 @@ export class StandingRequest extends CommandHead {
 }
 
 /** For which cars it holds what was seen at a slot. */
-export const SEEN_SCOPES = ['car', 'model'] as const;
-/** One of them: this car alone, or every car of the model. */
+export const SEEN_SCOPES = ['car', 'years', 'model'] as const;
+/** One of them: this car alone, cars of its year and later, or every car of the model. */
 export type SeenScope = (typeof SEEN_SCOPES)[number];
 
 /** What is printed and fitted at the slot in hand: one that nobody had entered, or one that differs from what was. */

@@ -62,6 +62,19 @@ it('enters a connector by swatch and code, lays it open, and takes it up again t
   await visitor.type('panel-text', '10 ACC, 15 RA');
   await visitor.touch('complete-RADIO');
   await visitor.touch('slot-dash-panel/F1');
+  const cell = await visitor.see('slot-dash-panel/F2');
+  const grip = await visitor.see('drag-slot');
+  await visitor.driver
+    .actions({ async: true })
+    .move({ origin: grip })
+    .press()
+    .move({ origin: cell })
+    .release()
+    .perform();
+  await visitor.textIs('slot-dash-panel/F2', /ACC/);
+  await visitor.touch('undo-entry');
+  await visitor.textIs('slot-dash-panel/F1', /ACC/);
+  await visitor.touch('slot-dash-panel/F1');
   await visitor.touch('rating-15');
   await visitor.touch('move-after');
   await visitor.textIs('slot-dash-panel/F1', /RADIO/);

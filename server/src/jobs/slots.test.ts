@@ -129,6 +129,21 @@ describe('a slot that differs from what was entered', () => {
     expect((await jobNow()).seen).toHaveLength(1);
   });
 
+  it('differs from this year on: the model is parted, and the job goes with the later part', async () => {
+    await see('F1', { place: 'dash', marks: { legend: 'ACC', ratingA: 15 }, holds: 'years' });
+    const { body: job } = await visitor.get<JobView>(`/jobs/${jobId}`);
+    const later = job.vehicle.modelId;
+    expect(later).not.toBe(modelId);
+    const read = async (id: string) => (await visitor.get<ModelView>(`/models/${id}`)).body;
+    expect(slotsOf(await read(later))).toMatchObject([{ ratingA: 15 }]);
+    expect(slotsOf(await read(modelId))).toMatchObject([{ ratingA: 10 }]);
+    expect([(await read(modelId)).yearTo, (await read(later)).yearFrom]).toEqual([2019, 2020]);
+    // Once more of the same year: it is the later part's own by now.
+    await see('F1', { place: 'dash', marks: { legend: 'ACC', ratingA: 20 }, holds: 'years' });
+    expect((await visitor.get<JobView>(`/jobs/${jobId}`)).body.vehicle.modelId).toBe(later);
+    expect(slotsOf(await read(later))).toMatchObject([{ ratingA: 20 }]);
+  });
+
   it('is judged by what this car has: a slot that turns out a restraint is never planned', async () => {
     const plan = () =>
       visitor.change<JobView & ProblemDocument>(jobId, {

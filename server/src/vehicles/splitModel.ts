@@ -7,7 +7,7 @@ import { conflict, invalid, notFound } from '../http/problem';
 import { copyPlaces } from './copyModel';
 import { findModel } from './modelRepository';
 
-/** What is split, where, and what the later one is called. */
+/** What is split, and where. */
 interface Split {
   readonly from: string;
   readonly to: string;
@@ -25,39 +25,9 @@ export async function splitModel(
   db: Database,
   actor: Actor,
   id: string,
-  { of, fromYear, generation }: SplitModelRequest,
+  request: SplitModelRequest,
 ): Promise<ModelView> {
-  await db.transaction(async (tx) => {
-    const [old] = await tx
-      .select()
-      .from(models)
-      .where(and(eq(models.id, of), eq(models.shopId, actor.shopId)))
-      .for('update');
-    if (old === undefined) throw notFound('Vehicle model');
-    const [known] = await tx.select().from(models).where(eq(models.id, id));
-    if (known !== undefined) {
-      if (known.shopId === actor.shopId && known.yearFrom === fromYear) return;
-      throw conflict('Another model has it.');
-    }
-    if (fromYear <= old.yearFrom || fromYear > old.yearTo)
-      throw invalid([
-        {
-          path: 'fromYear',
-          message: `must lie within ${old.yearFrom + 1} and ${old.yearTo}: both parts need a year`,
-        },
-      ]);
-    const { search: _made, ...row } = old;
-    await tx.insert(models).values({ ...row, id, generation, yearFrom: fromYear });
-    await tx
-      .update(models)
-      .set({ yearTo: fromYear - 1 })
-      .where(eq(models.id, of));
-    const split = { from: of, to: id, year: fromYear };
-    await copyPlaces(tx, split);
-    await copyHandbook(tx, split);
-    await partJobs(tx, split);
-    await partTaps(tx, actor, split);
-  });
+  await db.transaction((tx) => splitWithin(tx, actor, id, request));
   return (await findModel(db, actor.shopId, id)) as ModelView;
 }
 
@@ -87,4 +57,46 @@ async function partTaps(tx: Database, actor: Actor, { from, to, year }: Split): 
   await tx.execute(
     sql`update tap_points set year_to = ${year - 1} where model_id = ${from} and year_to >= ${year}`,
   );
+}
+
+/**
+ * The same as part of a larger change.
+ *
+ * @throws Problem as {@link splitModel}.
+ */
+export async function splitWithin(
+  tx: Database,
+  actor: Actor,
+  id: string,
+  { of, fromYear, generation }: SplitModelRequest,
+): Promise<void> {
+  const [old] = await tx
+    .select()
+    .from(models)
+    .where(and(eq(models.id, of), eq(models.shopId, actor.shopId)))
+    .for('update');
+  if (old === undefined) throw notFound('Vehicle model');
+  const [known] = await tx.select().from(models).where(eq(models.id, id));
+  if (known !== undefined) {
+    if (known.shopId === actor.shopId && known.yearFrom === fromYear) return;
+    throw conflict('Another model has it.');
+  }
+  if (fromYear <= old.yearFrom || fromYear > old.yearTo)
+    throw invalid([
+      {
+        path: 'fromYear',
+        message: `must lie within ${old.yearFrom + 1} and ${old.yearTo}: both parts need a year`,
+      },
+    ]);
+  const { search: _made, ...row } = old;
+  await tx.insert(models).values({ ...row, id, generation, yearFrom: fromYear });
+  await tx
+    .update(models)
+    .set({ yearTo: fromYear - 1 })
+    .where(eq(models.id, of));
+  const split = { from: of, to: id, year: fromYear };
+  await copyPlaces(tx, split);
+  await copyHandbook(tx, split);
+  await partJobs(tx, split);
+  await partTaps(tx, actor, split);
 }

@@ -108,9 +108,9 @@ export function SlotInHand({ context, slot, onDone }: SlotInHandProps) {
           <Choice<SeenScope>
             label="For which cars it holds"
             testID="hand-holds"
-            even
             options={[
               { value: 'car', label: 'This car' },
+              { value: 'years', label: `${context.job.vehicle.year} and later` },
               { value: 'model', label: 'Every car of the model' },
             ]}
             value={holds}

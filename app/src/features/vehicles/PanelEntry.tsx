@@ -39,11 +39,18 @@ const TOLD = 4;
 export function PanelEntry(props: PanelEntryProps) {
   const { draft, read, onDraft, pictured } = props;
   const [touched, setTouched] = useState<string>();
+  const [over, setOver] = useState<string>();
   const unread = read.typed.map(({ row, cell, message }) => `row ${row}, cell ${cell}: ${message}`);
   const slot = read.panel?.slots.find((one) => one.id === touched);
   const edit = (change: CellEdit): void => {
     if (slot !== undefined)
       onDraft({ text: editCell(draft.text, slot, change) }, `cell ${change.kind}`);
+  };
+  const drop = (onto: string): void => {
+    const to = read.panel?.slots.find((one) => one.id === onto);
+    if (to === undefined) return;
+    edit({ kind: 'move', to });
+    setTouched(onto);
   };
   const type = (text: string): void => onDraft({ text }, `typing ${cellsIn(text)}`);
   return (
@@ -85,10 +92,18 @@ export function PanelEntry(props: PanelEntryProps) {
             location={props.location}
             panel={read.panel}
             touchedId={touched}
+            overId={over}
             onTouch={setTouched}
           />
           {slot !== undefined && (
-            <SlotEditor key={slot.id} slot={slot} panel={draft} onEdit={edit} />
+            <SlotEditor
+              key={slot.id}
+              slot={slot}
+              panel={draft}
+              onEdit={edit}
+              onOver={setOver}
+              onDrop={drop}
+            />
           )}
         </View>
       )}

@@ -12,6 +12,8 @@ export interface PanelPreviewProps {
   readonly location: string;
   readonly panel: TypedPanel;
   readonly touchedId: string | undefined;
+  /** The slot that another is pulled over. */
+  readonly overId: string | undefined;
   readonly onTouch: (sourceId: string) => void;
 }
 
@@ -19,7 +21,7 @@ const NO_VERDICTS: ReadonlyMap<string, Verdict> = new Map();
 const NONE: ReadonlySet<string> = new Set();
 
 /** The panel as it will be probed, with how much of it is there. */
-export function PanelPreview({ panel, touchedId, onTouch, ...head }: PanelPreviewProps) {
+export function PanelPreview({ panel, touchedId, overId, onTouch, ...head }: PanelPreviewProps) {
   const fitted = panel.slots.filter((slot) => slot.ratingA !== undefined).length;
   return (
     <View testID="panel-preview">
@@ -30,7 +32,7 @@ export function PanelPreview({ panel, touchedId, onTouch, ...head }: PanelPrevie
         panel={panelMap(head, panel)}
         verdicts={NO_VERDICTS}
         selectedId={touchedId}
-        wantedIds={NONE}
+        wantedIds={overId === undefined ? NONE : new Set([overId])}
         loggedIds={NONE}
         onTouch={onTouch}
       />

@@ -10,6 +10,7 @@ import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
+import { DragHandle } from './DragHandle';
 import type { PanelDraft } from './drafts/panelDraft';
 
 /** Props of {@link SlotEditor}. */
@@ -18,12 +19,16 @@ export interface SlotEditorProps {
   /** What holds for the other slots. */
   readonly panel: PanelDraft;
   readonly onEdit: (edit: CellEdit) => void;
+  /** It is being pulled over another slot. */
+  readonly onOver: (sourceId: string | undefined) => void;
+  /** It was let go over another slot. */
+  readonly onDrop: (sourceId: string) => void;
 }
 
 const NONE = 'none';
 
 /** One slot of a lid that was typed: its legend, its fuse, and its place among the others. */
-export function SlotEditor({ slot, panel, onEdit }: SlotEditorProps) {
+export function SlotEditor({ slot, panel, onEdit, onOver, onDrop }: SlotEditorProps) {
   const [legend, setLegend] = useState(slot.legend ?? '');
   const write = (changed: Partial<SlotSource>): void => {
     const text = writtenCell(
@@ -66,6 +71,7 @@ export function SlotEditor({ slot, panel, onEdit }: SlotEditorProps) {
         onChange={(family) => write({ family, ...fittingRating(slot, family) })}
       />
       <View style={styles.row}>
+        <DragHandle onOver={onOver} onDrop={onDrop} />
         <ActionButton
           label="◂ Move"
           testID="move-before"

@@ -14,7 +14,9 @@ export type CellEdit =
   | { readonly kind: 'insert'; readonly text: string }
   | { readonly kind: 'remove' }
   /** It changes places with its neighbour, before or after it in the line. */
-  | { readonly kind: 'swap'; readonly by: -1 | 1 };
+  | { readonly kind: 'swap'; readonly by: -1 | 1 }
+  /** It is taken up and put before another cell, anywhere; at the end of its line where that has so few. */
+  | { readonly kind: 'move'; readonly to: CellAt };
 
 /** What a cell says it is called. */
 const NAME = /^[A-Za-z0-9._-]+\s*[:=]\s*/;
@@ -28,15 +30,40 @@ export function editCell(text: string, { row, column }: CellAt, edit: CellEdit):
   const line = lines[row];
   const cell = line?.[column];
   if (line === undefined || cell === undefined) return text;
+  if (edit.kind === 'move') return moved(lines, { row, column }, edit.to);
   const cells = edited(line, column, edit);
+  return written(lines.map((one, at) => (at === row ? cells : one)));
+}
+
+/** The lines with one cell put before another; the other is found by where it stood. */
+function moved(lines: readonly (readonly string[])[], from: CellAt, to: CellAt): string {
+  const cell = lines[from.row]?.[from.column] ?? '';
+  const target = lines[to.row];
+  if (target === undefined || (from.row === to.row && from.column === to.column))
+    return written(lines);
+  const before = from.row === to.row && from.column < to.column ? to.column + 1 : to.column;
+  return written(
+    lines.map((line, row) => {
+      const put = row === to.row ? [...line.slice(0, before), cell, ...line.slice(before)] : line;
+      if (row !== from.row) return put;
+      const gone = row === to.row && before <= from.column ? from.column + 1 : from.column;
+      return put.filter((_, at) => at !== gone);
+    }),
+  );
+}
+
+function written(lines: readonly (readonly string[])[]): string {
   return lines
-    .map((one, at) => (at === row ? cells : one))
     .filter((one) => one.length > 0)
     .map((one) => one.join(', '))
     .join('\n');
 }
 
-function edited(line: readonly string[], column: number, edit: CellEdit): readonly string[] {
+function edited(
+  line: readonly string[],
+  column: number,
+  edit: Exclude<CellEdit, { kind: 'move' }>,
+): readonly string[] {
   switch (edit.kind) {
     case 'write':
       return line.map((cell, at) =>
