@@ -26,3 +26,5 @@ export {
 export type { Placed, PlacedSource, SourcesOf } from './sources';
 export { foundPanel, panelInHand, seenBy, seenId, withSlot } from './seen';
 export { contactReadings, orientationAt, supplyLandmarkOf } from './supplySide';
+export { matchingListOf } from './matchingList';
+export type { ListedLead, MatchedLead, MatchedTo, MatchingList } from './matchingList';

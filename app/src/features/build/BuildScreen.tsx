@@ -1,4 +1,5 @@
 import { tapSteps } from '@lucky-thread/core/build';
+import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { METHOD_FACTS, holderFor, restoreSheet } from '@lucky-thread/core/choose';
 import { ActionButton } from '../../ui/ActionButton';
@@ -8,6 +9,7 @@ import { SPACE } from '../../ui/tokens';
 import { usePalette } from '../../ui/ThemeProvider';
 import { Words } from '../../ui/Words';
 import { useJobReadings, coreReadings } from '../../work/jobReadings';
+import { MatchingCard } from './MatchingCard';
 import { MissingTaps } from '../../shell/MissingTaps';
 import {
   isAtSlot,
@@ -25,7 +27,8 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
   const { rows } = useJobReadings(context.job.id);
   const change = useJobChange(context.job);
   const palette = usePalette();
-  const taps = plannedTapsOf(context, coreReadings(rows));
+  const readings = useMemo(() => coreReadings(rows), [rows]);
+  const taps = plannedTapsOf(context, readings);
   if (taps.length < slotFeeds(context).length) return <MissingTaps />;
   return (
     <Screen
@@ -43,6 +46,7 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
       <Words kind="small" soft>
         The vehicle maker’s service information comes first. Where it differs, follow it.
       </Words>
+      <MatchingCard context={context} readings={readings} />
       <View role="list">
         {tapSteps(taps, context.settings.schools.battery).map((step, index) => (
           <View key={step.id} role="listitem" style={[styles.step, { borderColor: palette.line }]}>

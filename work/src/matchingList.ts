@@ -1,0 +1,161 @@
+import { chooseGround, feedSheet, readLead, unusedLeads } from '@lucky-thread/core/choose';
+import type { Reading } from '@lucky-thread/core/identify';
+import { isConductor, markOf } from '@lucky-thread/core/vehicle';
+import { feedSizeOf } from './feedSize';
+import type { JobContext } from './jobContext';
+import type { TappedFeed } from './jobFeeds';
+import { isAtSlot, slotFeeds, tappedFeeds, titleOf } from './jobFeeds';
+import { sheetGivenOf } from './sheetGiven';
+import { placeIdOf } from './sources';
+import { supplyLandmarkOf } from './supplySide';
+
+/** A lead of the device, as its own harness has it. */
+export interface ListedLead {
+  readonly name: string;
+  /** Colour in the family's words; undefined where the kit does not say. */
+  readonly words: string | undefined;
+  /** The same as a code, for its swatch. */
+  readonly colour: string | undefined;
+}
+
+/** One pair of the list: a lead and what it is joined to, with how. */
+export interface MatchedLead {
+  /** The feed's id. */
+  readonly id: string;
+  readonly lead: ListedLead;
+  /** What it is joined to; undefined as long as nothing is chosen. */
+  readonly to: MatchedTo | undefined;
+}
+
+/** The car's end of a pair. */
+export interface MatchedTo {
+  readonly place: string;
+  readonly source: string;
+  /** Colour as seen, where it is a wire. */
+  readonly colour: string | undefined;
+  /** Which side of a slot the supply enters; undefined elsewhere. */
+  readonly side: string | undefined;
+  readonly joint: string;
+  /** Fuse of the added lead, A, and its conductor; undefined until it is sized, and at a ground. */
+  readonly fuseA: number | undefined;
+  readonly awg: number | undefined;
+  readonly areaMm2: number | undefined;
+  readonly lengthM: number | undefined;
+  /** What goes onto the lead before the joint is made. */
+  readonly first: readonly string[];
+}
+
+/** What installers draw on a scrap of paper: each lead of the device with its partner in the car, and the leads left over. */
+export interface MatchingList {
+  readonly pairs: readonly MatchedLead[];
+  /** Leads of the kit's family that nothing uses, each with how it ends. */
+  readonly left: readonly { readonly lead: ListedLead; readonly end: string }[];
+}
+
+/** The matching list of a job, in the device's order: supplies, then grounds, then what is left over. */
+export function matchingListOf(context: JobContext, readings: readonly Reading[]): MatchingList {
+  const { device } = context.job;
+  const tapped = new Map(tappedFeeds(context).map((one) => [one.feed.id, one]));
+  const lead = (name: string, words: string | undefined): ListedLead => ({
+    name,
+    words,
+    colour:
+      words === undefined || device.family === undefined
+        ? undefined
+        : readLead(device.family, words).lead?.colour,
+  });
+  const supplies = slotFeeds(context).map((feed): MatchedLead => {
+    const one = tapped.get(feed.id);
+    return {
+      id: feed.id,
+      lead: lead(feed.name, feed.leadColour),
+      to: one === undefined ? undefined : partnerOf(context, readings, one),
+    };
+  });
+  const grounds = device.feeds
+    .filter((feed) => feed.role === 'ground')
+    .map((feed): MatchedLead => ({
+      id: feed.id,
+      lead: lead(feed.name, feed.leadColour),
+      to: groundOf(context),
+    }));
+  const used = device.feeds.flatMap((feed) => feed.leadColour ?? []);
+  const left = device.family === undefined ? [] : unusedLeads(device.family, used);
+  return {
+    pairs: [...supplies, ...grounds],
+    left: left.map((one) => ({
+      lead: { name: one.role, words: one.words, colour: one.colour },
+      end: one.unused,
+    })),
+  };
+}
+
+function partnerOf(
+  context: JobContext,
+  readings: readonly Reading[],
+  tapped: TappedFeed,
+): MatchedTo {
+  const { source, plan } = tapped;
+  const size = feedSizeOf(tapped, context.settings);
+  const given = size === undefined ? undefined : sheetGivenOf(context, tapped, { size });
+  const sheet = given === undefined ? undefined : feedSheet(given);
+  const fits = size?.ok === true ? size : undefined;
+  return {
+    place: placeName(context, source.id),
+    source: titleOf(source),
+    colour: isConductor(source) ? markOf(source) : undefined,
+    side: isAtSlot(tapped)
+      ? (supplyLandmarkOf(context, readings, tapped) ?? 'supply side, still to be read')
+      : undefined,
+    joint: sheet?.methods.ranked[0]?.name ?? 'to be sized first',
+    fuseA: fits?.fuseA,
+    awg: fits?.awg,
+    areaMm2: fits?.areaMm2,
+    lengthM: plan.oneWayM,
+    first: sheet?.terminal?.ok === true ? sheet.terminal.first : [],
+  };
+}
+
+/** Where the device's ground goes: what all of its feeds together ask for. */
+function groundOf(context: JobContext): MatchedTo {
+  const { job, model, settings } = context;
+  const currentA = slotFeeds(context).reduce((sum, feed) => sum + feed.currentA, 0);
+  const place = model.places.find((one) => one.kind === 'groundPoint');
+  const bolt = place?.sources.find((one) => one.kind === 'ground');
+  const wanted = job.plan.find((one) => one.ground !== undefined)?.ground;
+  const studMm =
+    bolt?.kind === 'ground' ? bolt.threadMm : wanted === 'stud' ? USUAL_BOLT_MM : undefined;
+  const choice = chooseGround({
+    currentA: Math.max(currentA, LEAST_A),
+    studMm,
+    harness: wanted === 'harness',
+    school: settings.schools.ground,
+  });
+  const atBolt = choice.place === 'stud' && place !== undefined && bolt !== undefined;
+  return {
+    place: atBolt ? place.name : GROUND_WORDS[choice.place],
+    source: atBolt ? titleOf(bolt) : 'ground',
+    colour: undefined,
+    side: undefined,
+    joint: choice.ring === undefined ? 'splice' : `ring ${choice.ring}`,
+    fuseA: undefined,
+    awg: undefined,
+    areaMm2: undefined,
+    lengthM: undefined,
+    first: choice.ring === undefined ? [] : ['ring'],
+  };
+}
+
+const GROUND_WORDS = {
+  stud: 'factory stud',
+  harness: 'ground wire of the harness',
+  chassis: 'bare metal of the body',
+} as const;
+/** Bolt of a stud that nobody has measured, mm. Common practice. */
+const USUAL_BOLT_MM = 6;
+/** A device draws something, A. */
+const LEAST_A = 0.1;
+
+function placeName({ model }: Pick<JobContext, 'model'>, sourceId: string): string {
+  return model.places.find((one) => one.id === placeIdOf(sourceId))?.name ?? 'in this car';
+}
