@@ -5,7 +5,7 @@ import { seriousFaults } from './lib/axe';
 import { PHONE, Visitor, WIDE } from './lib/browser';
 import { hand } from './lib/card';
 import { fetched, handFile } from './lib/files';
-import { signIn } from './lib/flow';
+import { followPlan, signIn, startJob } from './lib/flow';
 
 let application: Application;
 let visitor: Visitor;
@@ -194,4 +194,31 @@ it('says what a job waits for and that it was opened again, and the list has it'
   await visitor.touch('knot-vehicle');
   await visitor.touch('waits-over');
   await visitor.until('nothing holds it up', async () => !(await visitor.has('standing')));
+});
+
+it('finds the reverse wire in a bunch by its readings, and ends with the list of leads', async () => {
+  visitor = await Visitor.open(application.base, PHONE);
+  await signIn(visitor);
+  const job = await startJob(visitor, 'Drover', 'Reversing camera');
+  await visitor.go(`/jobs/${job}/find`);
+  // The bunch behind the radio carries a reverse wire; each is read where the plan says.
+  await visitor.touch('lay-open-harness');
+  await visitor.see('wire-strip');
+  await followPlan(visitor);
+  await visitor.touch('go-choose');
+  await visitor.touch(await firstId('candidate-reverse-harness/'));
+  await visitor.see('feeding-reverse');
+  expect(await seriousFaults(visitor)).toEqual([]);
+  await visitor.touch('go-size');
+  await visitor.type('length-reverse', '4');
+  await visitor.textIs('basis-reverse', /per cent/);
+  await visitor.touch('go-build');
+  await visitor.textIs('matching', /Reverse signal[\s\S]*Ground[\s\S]*Left over/);
+  await visitor.touch('pair-reverse');
+  await visitor.driver.navigate().refresh();
+  await visitor.until('the tick is still there', async () => {
+    const pair = await visitor.see('pair-reverse');
+    return (await pair.getAttribute('aria-checked')) === 'true';
+  });
+  expect(await seriousFaults(visitor)).toEqual([]);
 });

@@ -2,6 +2,7 @@ import { needsOf, toTapClaim } from '@lucky-thread/contract';
 import type { JobView, TapPointView } from '@lucky-thread/contract';
 import { tapFit, tooSmallFor } from '@lucky-thread/core/choose';
 import { loggedClaim } from '@lucky-thread/core/evidence';
+import { soughtBy } from '@lucky-thread/core/identify';
 import type { TapClaim } from '@lucky-thread/core/evidence';
 import type { FindSession, ProbeSource, Reading } from '@lucky-thread/core/identify';
 import { isConductor, isJoinable } from '@lucky-thread/core/vehicle';
@@ -41,7 +42,8 @@ export function findSessionOf(
       .filter(({ source }) => of.job.harness.some((wire) => wire.id === source.id))
       .map(({ place }) => place.id),
   ]);
-  const sources = placed.flatMap((one) => probed(one, { of, claims, opened }) ?? []);
+  const sought = soughtBy(needsOf(of.job.device));
+  const sources = placed.flatMap((one) => probed(one, { of, claims, opened, sought }) ?? []);
   const known = new Set(sources.map((source) => source.id));
   const heavy = new Set(heavyFeeds(of).map((feed) => feed.id));
   return {
@@ -61,6 +63,7 @@ function probed(
     readonly of: SessionOf;
     readonly claims: readonly TapClaim[];
     readonly opened: ReadonlySet<string>;
+    readonly sought: ReturnType<typeof soughtBy>;
   },
 ): ProbeSource | undefined {
   const logged = loggedClaim(source.id, given.claims, given.of.job.vehicle);
@@ -86,6 +89,7 @@ function probed(
     legend: undefined,
     fitted: true,
     tappable: !isConductor(source) || source.tapedWith === undefined,
+    ...(given.sought === undefined ? {} : { sought: given.sought }),
     logged,
     ...reach,
   };

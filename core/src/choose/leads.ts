@@ -295,6 +295,7 @@ export const LEADS: Record<LeadFamily, readonly Lead[]> = {
       sign: 'signal',
       direction: 'out',
       when: 'in reverse',
+      unused: 'It runs to the screen’s camera input; capped by itself where the screen has none.',
     }),
   ],
   dashcamKit: [

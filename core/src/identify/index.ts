@@ -10,7 +10,7 @@ export { LEXICON } from './legend/lexicon';
 export type { LexiconEntry, SafetyClass } from './legend/lexicon';
 export { LOOK_ALIKES } from './circuit/lookAlikes';
 export type { LookAlike } from './circuit/lookAlikes';
-export { NEED_ROLES, meetsProbability, requirementsOf } from './need/needs';
+export { NEED_ROLES, meetsProbability, requirementsOf, soughtBy } from './need/needs';
 export type { Need, NeedRole, Requirement } from './need/needs';
 export type { NextAction, Visit } from './plan/nextAction';
 export { posterior } from './belief/posterior';

@@ -44,12 +44,18 @@ const LIVE_IN: Record<NeedRole, readonly StitchPlace[]> = {
   constant: ['off', 'run', 'asleep'],
   switched: ['run'],
   illumination: ['lamps'],
+  reverse: ['reverse'],
+  brake: ['brake'],
+  starter: ['crank'],
 };
 const DEAD_IN: Record<NeedRole, readonly StitchPlace[]> = {
   constant: [],
   switched: ['off'],
   // Dark in run: what is live with the key on lights up by day as well.
   illumination: ['run', 'off'],
+  reverse: ['run', 'off'],
+  brake: ['off', 'run'],
+  starter: ['run', 'off'],
 };
 
 function livePlaces(feed: PromisedFeed, of: CircuitFunction | undefined): readonly StitchPlace[] {

@@ -65,6 +65,20 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
       },
     ],
   ),
+  entry(
+    'Reversing camera',
+    'Wakes with the reverse lamp; the picture lead runs to the screen.',
+    'camera',
+    [
+      {
+        id: 'reverse',
+        name: 'Reverse signal',
+        role: 'reverse',
+        currentA: 0.2,
+        leadColour: 'red',
+      },
+    ],
+  ),
   entry('12 V socket', 'The socket’s own load counts, not the plug in it.', 'socket', [
     { id: 'switched', name: 'Supply', role: 'switched', currentA: 10, leadColour: 'red' },
   ]),

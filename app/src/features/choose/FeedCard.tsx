@@ -37,6 +37,9 @@ const ROLE_WORDS: Record<SlotFeed['role'], string> = {
   constant: 'Live always, asleep and cranking too',
   switched: 'Live with the key on, dead without it',
   illumination: 'Live with the lamps',
+  reverse: 'Live in reverse only',
+  brake: 'Live with the brake pedal only',
+  starter: 'Live while cranking only',
 };
 
 /** One feed: what could serve it, what it costs to take a legend that warns, and which way round the tap goes. */

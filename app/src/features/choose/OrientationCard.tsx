@@ -25,6 +25,9 @@ const LIVE_PLACE: Record<NeedRole, StitchPlace> = {
   constant: 'off',
   switched: 'run',
   illumination: 'lamps',
+  reverse: 'reverse',
+  brake: 'brake',
+  starter: 'crank',
 };
 
 /** Props of {@link OrientationCard}. */

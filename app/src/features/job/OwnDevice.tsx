@@ -27,6 +27,9 @@ const ROLE_LABELS: Record<FeedRole, string> = {
   constant: 'Constant',
   switched: 'Switched',
   illumination: 'Illumination',
+  reverse: 'Reverse signal',
+  brake: 'Brake signal',
+  starter: 'Starter wire',
   ground: 'Ground',
 };
 

@@ -43,12 +43,12 @@ const CRITICAL_FUNCTIONS: Partial<Record<CircuitFunction, number>> = {
  * both by the model's log.
  */
 export function sourcePrior(
-  source: Pick<ProbeSource, 'legend' | 'handbook' | 'logged' | 'kind'> & {
+  source: Pick<ProbeSource, 'legend' | 'handbook' | 'logged' | 'kind' | 'sought'> & {
     readonly label?: LabelReading;
   },
   hidden?: HiddenCircuits,
 ): Belief {
-  const belief = bareBelief(source.kind) ?? beliefOfSlot(source, hidden);
+  const belief = bareBelief(source) ?? beliefOfSlot(source, hidden);
   const { logged } = source;
   if (logged === undefined) return belief;
   const doubt = 1 - logged.probability;
@@ -148,9 +148,24 @@ const WIRE_BELIEF = beliefFrom(WIRE_WEIGHTS);
 const POINT_BELIEF = beliefFrom(POINT_WEIGHTS);
 
 /** What is believed of a source that no legend speaks for; undefined for a slot. */
-function bareBelief(kind: ProbeSource['kind']): Belief | undefined {
-  if (kind === 'wire') return WIRE_BELIEF;
+function bareBelief({ kind, sought }: Pick<ProbeSource, 'kind' | 'sought'>): Belief | undefined {
+  if (kind === 'wire') return sought === undefined ? WIRE_BELIEF : soughtBelief(sought);
   return kind === 'point' ? POINT_BELIEF : undefined;
+}
+
+/** Whoever looks for a signal in a bunch has reason to think that one wire or two of it carry it. Our own choice. */
+const SOUGHT_WEIGHT = 1.5;
+const SOUGHT = new Map<string, Belief>();
+
+/** A wire of a bunch in which some functions are looked for. */
+function soughtBelief(sought: readonly CircuitFunction[]): Belief {
+  const key = sought.join();
+  const known = SOUGHT.get(key);
+  if (known !== undefined) return known;
+  const raised = Object.fromEntries(sought.map((name) => [name, SOUGHT_WEIGHT]));
+  const belief = beliefFrom({ ...WIRE_WEIGHTS, ...raised });
+  SOUGHT.set(key, belief);
+  return belief;
 }
 
 function beliefFrom(weights: Partial<Record<CircuitFunction, number>>): Belief {

@@ -7,6 +7,9 @@ const SERVING: Record<NeedRole, readonly CircuitFunction[]> = {
   constant: ['constant'],
   switched: ['accessory', 'retainedAccessory', 'ignitionRun', 'ignitionRunCrank'],
   illumination: ['lamps'],
+  reverse: ['reverse'],
+  brake: ['stopLamp'],
+  starter: ['starter'],
 };
 
 /** Share of what a legend suggests that must serve. */

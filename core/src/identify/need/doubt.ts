@@ -3,9 +3,8 @@ import type { StitchPlace } from '../../vehicle';
 import { placeOf } from '../../vehicle';
 import { LEVELS } from '../circuit/levels';
 import type { Meeting } from './needs';
-import { shareAsWanted } from './needs';
+import { shareAsWanted, sureOf } from './needs';
 import { HYPOTHESES, UNKNOWN_LEVELS } from '../circuit/hypotheses';
-import { SURE, SURE_BY_READINGS } from './thresholds';
 import type { Verdict } from '../verdict/verdict';
 
 /** A place tells something only where sources that serve agree this far. */
@@ -28,6 +27,8 @@ export interface Doubt {
   readonly noneLiveAt: ReadonlyMap<StitchPlace, number>;
   /** Chance that each hypothesis serves, were it the circuit's. */
   readonly servingBy: Float64Array;
+  /** How sure the need wants to be. */
+  readonly sure: ReturnType<typeof sureOf>;
   /** Weight of what serves, by the legend and by the readings alone. */
   readonly serving: { readonly believed: number; readonly byReadings: number };
 }
@@ -53,6 +54,7 @@ export function doubtOf(meeting: Meeting, verdict: Verdict): Doubt {
       ]),
     ),
     servingBy: serving,
+    sure: sureOf(meeting.need),
     serving: {
       believed: servingWeight(serving, hypotheses),
       byReadings: servingWeight(serving, byReadings),
@@ -71,8 +73,8 @@ function servingWeight(serving: Float64Array, weights: readonly number[]): numbe
 export function isOpen(doubt: Doubt): boolean {
   const [believed, byReadings] = [sum(doubt.believed), sum(doubt.byReadings)];
   return (
-    believed > (1 - SURE) * (believed + doubt.serving.believed) ||
-    byReadings > (1 - SURE_BY_READINGS) * (byReadings + doubt.serving.byReadings)
+    believed > (1 - doubt.sure.believed) * (believed + doubt.serving.believed) ||
+    byReadings > (1 - doubt.sure.byReadings) * (byReadings + doubt.serving.byReadings)
   );
 }
 

@@ -4,9 +4,8 @@ import { placeOf } from '../../vehicle';
 import type { Verdict } from '../verdict/verdict';
 import type { Field, Until } from './field';
 import type { Meeting, Need } from './needs';
-import { meetingOf, meetsByReadings, meetsProbability } from './needs';
+import { meetingOf, meetsByReadings, meetsProbability, sureOf } from './needs';
 import { isTooRisky, priceOf, wantsLookUp } from './price';
-import { SURE, SURE_BY_READINGS } from './thresholds';
 
 /** Seconds of price at which a source counts for a third when needs are compared by what could serve them. */
 const PRICE_SPAN_SECONDS = 60;
@@ -16,12 +15,13 @@ export function fills(need: Need | Meeting, verdict: Verdict, until: Until = 'ro
   const meeting = 'serving' in need ? need : meetingOf(need);
   if (verdict.status === 'unread' || verdict.status === 'contradicted') return false;
   if (until === 'function' && verdict.status !== 'resolved') return false;
+  const sure = sureOf(meeting.need);
   return (
-    meetsProbability(meeting, verdict.posterior) >= SURE &&
+    meetsProbability(meeting, verdict.posterior) >= sure.believed &&
     meeting.mustSee.every(
       (place) => isSeen(place, meeting, verdict) || (verdict.confirmsLog && place === 'asleep'),
     ) &&
-    (verdict.confirmsLog || meetsByReadings(meeting, verdict.posterior) >= SURE_BY_READINGS)
+    (verdict.confirmsLog || meetsByReadings(meeting, verdict.posterior) >= sure.byReadings)
   );
 }
 

@@ -1,13 +1,22 @@
-import type { StitchPlace, VehicleState } from '../../vehicle';
+import type { CircuitFunction, StitchPlace, VehicleState } from '../../vehicle';
 import { nextState, placeOf, stateAt } from '../../vehicle';
 import type { StateEvidence } from '../belief/stateEvidence';
 import type { PerLevel } from '../circuit/levels';
 import { LEVELS } from '../circuit/levels';
 import type { Posterior } from '../belief/posterior';
+import { visitsFor } from '../visit/workCosts';
+import { SURE, SURE_BY_READINGS, SURE_SIGNAL, SURE_SIGNAL_BY_READINGS } from './thresholds';
 import { HYPOTHESES, LEVEL_ROWS, UNKNOWN_LEVELS, isLive } from '../circuit/hypotheses';
 
-/** Roles of a supply that a fuse slot can fill. */
-export const NEED_ROLES = ['constant', 'switched', 'illumination'] as const;
+/** Roles of a supply that a fuse slot can fill, and of signals that come with what the car does: reverse, brake, starter. */
+export const NEED_ROLES = [
+  'constant',
+  'switched',
+  'illumination',
+  'reverse',
+  'brake',
+  'starter',
+] as const;
 /** One role. */
 export type NeedRole = (typeof NEED_ROLES)[number];
 
@@ -67,6 +76,12 @@ function roleRequirements(need: Need): Requirement[] {
         : [live('run'), live('engine'), dead('off'), dead('asleep')];
     case 'illumination':
       return [{ place: 'lamps', state: RUN_WITH_LAMPS, want: 'live' }, dead('run'), dead('off')];
+    case 'reverse':
+      return [live('reverse'), dead('run'), dead('off')];
+    case 'brake':
+      return [live('brake'), dead('off'), dead('run')];
+    case 'starter':
+      return [live('crank'), dead('run'), dead('acc'), dead('off')];
   }
 }
 
@@ -78,22 +93,69 @@ export function mustSeeOf(need: Need): readonly StitchPlace[] {
   const places: StitchPlace[] = [MUST_SEE[need.role]];
   if (need.role === 'switched' && need.mayStayLiveAwake === true) places[0] = 'asleep';
   if (need.role === 'switched' && need.holdsCranking === true) places.push('crank');
+  if (isSignal(need)) places.push(SIGNAL_REST[need.role as SignalRole]);
   if (need.liveInAcc === true) places.push('acc');
   if (need.dropsWithoutDoor === true) places.push('justOff');
   return places;
+}
+
+/** Roles of signals. */
+export type SignalRole = 'reverse' | 'brake' | 'starter';
+
+/** Where a signal must be seen at rest: what is live there as well is a supply that people take for it. */
+const SIGNAL_REST: Record<SignalRole, StitchPlace> = {
+  reverse: 'run',
+  brake: 'off',
+  starter: 'run',
+};
+
+/** The function that carries each signal. */
+const SIGNAL_FUNCTIONS: Record<SignalRole, CircuitFunction> = {
+  reverse: 'reverse',
+  brake: 'stopLamp',
+  starter: 'starter',
+};
+
+/** The functions of the signals among some needs; undefined where there is none. */
+export function soughtBy(
+  needs: readonly Pick<Need, 'role'>[],
+): readonly CircuitFunction[] | undefined {
+  const sought = needs.filter(isSignal).map(({ role }) => SIGNAL_FUNCTIONS[role as SignalRole]);
+  return sought.length === 0 ? undefined : [...new Set(sought)].sort();
+}
+
+/** Whether a need asks for a signal rather than a supply. */
+export function isSignal({ role }: Pick<Need, 'role'>): boolean {
+  return role in SIGNAL_REST;
 }
 
 const MUST_SEE: Record<NeedRole, StitchPlace> = {
   constant: 'asleep',
   switched: 'off',
   illumination: 'lamps',
+  reverse: 'reverse',
+  brake: 'brake',
+  starter: 'crank',
 };
+
+/** How probable it must be that a source meets a need. */
+export function sureOf(need: Pick<Need, 'role'>): {
+  readonly believed: number;
+  /** By the readings alone. */
+  readonly byReadings: number;
+} {
+  return isSignal(need)
+    ? { believed: SURE_SIGNAL, byReadings: SURE_SIGNAL_BY_READINGS }
+    : { believed: SURE, byReadings: SURE_BY_READINGS };
+}
 
 /** A need with what is worked out of it once. */
 export interface Meeting {
   readonly need: Need;
   /** Every state that the need says something about. */
   readonly requirements: readonly Requirement[];
+  /** Places that are worth a visit for it. */
+  readonly visits: readonly StitchPlace[];
   /** See `mustSeeOf`. */
   readonly mustSee: readonly StitchPlace[];
   /**
@@ -113,6 +175,7 @@ export function meetingOf(need: Need): Meeting {
   return {
     need,
     requirements,
+    visits: visitsFor(requirements.map(({ place }) => place)),
     mustSee: mustSeeOf(need),
     serving: (given) => {
       const serving = known.get(given) ?? servingOf(requirements, byDesign, given);

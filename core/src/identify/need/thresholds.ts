@@ -1,5 +1,12 @@
 /** From here up a source counts as meeting a need. */
 export const SURE = 0.97;
+/**
+ * The same for a signal. It was seen live with what it comes with and dead at rest, and what else could do that is no
+ * function that has a name: it is proved at the end in any case.
+ */
+export const SURE_SIGNAL = 0.9;
+/** And by its readings alone: both states that make a signal must have been seen in any case. */
+export const SURE_SIGNAL_BY_READINGS = 0.75;
 /** And from here up by its readings alone: no legend makes up for a state that nobody has seen. */
 export const SURE_BY_READINGS = 0.86;
 /** A source this likely to be safety-critical never serves: rather no source than an even bet. */
@@ -10,3 +17,5 @@ export const TOO_RISKY_TO_ASK = 0.8;
 export const LOOK_UP_FROM = 0.04;
 /** Below this a source isn't worth planning for. */
 export const HOPELESS = 0.02;
+/** The same for a signal: one wire in a bunch has it, and nothing but readings tells which. */
+export const HOPELESS_SIGNAL = 0.0005;

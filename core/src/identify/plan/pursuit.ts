@@ -4,13 +4,13 @@ import { doubtOf, doubtTaken, expectation, isOpen, remove } from '../need/doubt'
 import type { Doubt } from '../need/doubt';
 import type { Field } from '../need/field';
 import type { Meeting } from '../need/needs';
-import { meetsProbability } from '../need/needs';
+import { isSignal, meetsProbability } from '../need/needs';
 import { willDoubt } from '../belief/missedTouch';
 import { isSettled } from '../verdict/settled';
 import { TRUSTED_CLAIM } from '../reading/source';
-import { VISIT_ORDER, WORK_SECONDS, changeSeconds } from '../visit/workCosts';
+import { WORK_SECONDS, changeSeconds } from '../visit/workCosts';
 import { isLiveAtVisit, visitState } from '../visit/visitState';
-import { HOPELESS } from '../need/thresholds';
+import { HOPELESS, HOPELESS_SIGNAL } from '../need/thresholds';
 import { fills, isRead, isSeen, maySupply } from '../need/fills';
 import { isTooRisky, priceOf, wantsLookUp } from '../need/price';
 import type { Verdict } from '../verdict/verdict';
@@ -71,7 +71,7 @@ export function pursuitsFor(meeting: Meeting, field: Field, at: Circumstances): 
   const hopeful = field.candidates
     .filter(({ sourceId }) => maySupply(meeting, sourceId))
     .map((verdict) => ({ verdict, chance: meetsProbability(meeting, verdict.posterior) }))
-    .filter(({ chance }) => chance >= HOPELESS)
+    .filter(({ chance }) => chance >= (isSignal(meeting.need) ? HOPELESS_SIGNAL : HOPELESS))
     .map(({ verdict, chance }) => ({
       verdict,
       chance,
@@ -113,7 +113,7 @@ function checksFor(
 ): Pick<Pursuit, 'checks' | 'seconds' | 'danger'> {
   const confirming = confirmationOf(meeting, verdict, given.state);
   if (confirming !== undefined) return confirming;
-  const left = new Set(VISIT_ORDER.filter((place) => !isSettled(place, verdict, given.lamp)));
+  const left = new Set(meeting.visits.filter((place) => !isSettled(place, verdict, given.lamp)));
   const { steps, settles } = settlingChecks(meeting, verdict, { left, state: given.state });
   // While a place that would settle it is set aside, what it would make needless is worth a look.
   const waits = steps.some(({ place }) => given.cannot.includes(place));
@@ -226,7 +226,7 @@ function confirmationOf(
   const { claim } = verdict;
   if (claim === undefined || claim.probability < TRUSTED_CLAIM) return undefined;
   if (verdict.status === 'contradicted' || verdict.leading !== claim.function) return undefined;
-  const hopes = VISIT_ORDER.flatMap((place) => {
+  const hopes = meeting.visits.flatMap((place) => {
     const expectLive = expectation(meeting, verdict, place);
     return expectLive === undefined ? [] : [{ place, expectLive }];
   });

@@ -37,6 +37,8 @@ export interface ProbeSource {
    * which is fed, grounded or dead and nothing else. Left out: a slot.
    */
   readonly kind?: 'slot' | 'wire' | 'point';
+  /** Functions that a wire's bunch is searched for besides supplies; left out: none. */
+  readonly sought?: readonly CircuitFunction[] | undefined;
   /** Rating of the fuse found, A; left out: not known. */
   readonly ratingA?: number | undefined;
   /** Work to get at its place, s; left out: it lies open. */

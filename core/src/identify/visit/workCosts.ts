@@ -62,6 +62,17 @@ export const VISIT_ORDER: readonly StitchPlace[] = [
   'justOff',
   'engine',
   'crank',
+  // Only signals ask for these: whoever looks for a supply is not sent to the pedals.
+  'brake',
+  'reverse',
   'waited',
   'asleep',
 ];
+
+/** Places that only a need which names them is worth a visit for. */
+const ON_DEMAND: readonly StitchPlace[] = ['brake', 'reverse'];
+
+/** The places that a need's sources may be visited in, in their order. */
+export function visitsFor(named: readonly StitchPlace[]): readonly StitchPlace[] {
+  return VISIT_ORDER.filter((place) => !ON_DEMAND.includes(place) || named.includes(place));
+}

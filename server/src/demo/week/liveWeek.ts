@@ -177,6 +177,9 @@ const SUPPLIES: Record<SlotFeed['role'], readonly BenchSupply[]> = {
   constant: ['battery'],
   switched: ['accessoryContact', 'accessoryContactHeld'],
   illumination: ['lampSwitch'],
+  reverse: ['reverseSwitch'],
+  brake: ['brakeSwitch'],
+  starter: ['starterContact'],
 };
 
 /** Sources for each feed of a job: harmless, fed as wanted, large enough, no two the same. */

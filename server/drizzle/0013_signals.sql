@@ -1,0 +1,2 @@
+ALTER TABLE "job_feeds" DROP CONSTRAINT "job_feeds_role";--> statement-breakpoint
+ALTER TABLE "job_feeds" ADD CONSTRAINT "job_feeds_role" CHECK ("job_feeds"."role" in ('constant', 'switched', 'illumination', 'reverse', 'brake', 'starter', 'ground'));
