@@ -5,6 +5,7 @@ import { identifyBenchmark } from './identify';
 import { monthBenchmark } from './month';
 import { networkBenchmark } from './network';
 import { searchBenchmark } from './search';
+import { signalsBenchmark } from './signals';
 import { tapSheetBenchmark } from './tapSheet';
 import { harnessBenchmark, waysBenchmark } from './ways';
 
@@ -24,6 +25,7 @@ async function main(): Promise<void> {
     choose: chooseBenchmark,
     month: monthBenchmark,
     tapSheet: () => tapSheetBenchmark(base, databaseUrl),
+    signals: signalsBenchmark,
     search: () => searchBenchmark(base, databaseUrl),
     firstLoad: () => firstLoadBenchmark(base, appFolder, bareFolder),
     harness: harnessBenchmark,

@@ -41,8 +41,6 @@ async function phone(base: string, folder: string): Promise<void> {
     await shot('choose');
     await findSupplySide(visitor, 'switched');
     await findSupplySide(visitor, 'memory');
-    await visitor.show('orientation-memory');
-    await shot('orientation');
     await visitor.touch('go-size');
     for (const { feed, length } of DASHCAM_TAPS) {
       await visitor.type(`length-${feed}`, length);
@@ -91,8 +89,6 @@ async function phone(base: string, folder: string): Promise<void> {
     await visitor.see('charge-chart');
     await shot('battery');
     await visitor.go('/shop');
-    await visitor.show('school-joining');
-    await shot('shop');
     await visitor.touch('theme-night');
     await visitor.go(`/jobs/${jobId}/find`);
     await visitor.textIs('next', /\./);
@@ -159,6 +155,13 @@ async function wide(base: string, folder: string): Promise<void> {
     await followHarnessPlan(visitor);
     await visitor.top();
     await shot('harness');
+    await visitor.go('/');
+    await visitor.see('job-pane');
+    await shot('jobs');
+    await visitor.go('/vehicles');
+    await visitor.touch('model-Fairway');
+    await visitor.see('body-plan');
+    await shot('vehicle');
   } finally {
     await visitor.close();
   }

@@ -16,3 +16,5 @@ export { NO_SCORE, addScores, scoreOf } from './score';
 export type { Score } from './score';
 export { LEGEND_SECONDS, sourcesOf, trialCar } from './trialCar';
 export type { Effort, TrialCar } from './trialCar';
+export { SIGNALS, bunchOf, searchBunch } from './signalTrial';
+export type { Signal } from './signalTrial';
