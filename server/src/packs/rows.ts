@@ -1,7 +1,8 @@
 import type { ModelView, PhotoView, TapPointView } from '@lucky-thread/contract';
-import type { Place, Source, WireLook } from '@lucky-thread/core/vehicle';
-import { nameOf } from '@lucky-thread/core/vehicle';
-import type { Row, TableName } from './tables';
+import type { Place } from '@lucky-thread/core/vehicle';
+import { tapRecord } from '../taps/csv/writeTaps';
+import { rowsOf } from '../vehicles/placeRows';
+import type { Cell, Row, TableName } from './tables';
 
 /** All rows of a pack. */
 export type Rows = Readonly<Record<TableName, readonly Row[]>>;
@@ -12,10 +13,8 @@ export function rowsOfPack(model: ModelView, taps: readonly TapPointView[]): Row
   return {
     'model.csv': [modelRow(model)],
     'places.csv': model.places.map(placeRow),
-    'sources.csv': model.places.flatMap((place) =>
-      place.sources.map((source) => sourceRow(place.id, source)),
-    ),
-    'tap_points.csv': taps.map((tap, index) => tapRow(index + 1, tap)),
+    'sources.csv': sourceRows(model.places),
+    'tap_points.csv': taps.map((tap, index) => ({ number: index + 1, ...tapRecord(tap) })),
     'tap_readings.csv': taps.flatMap((tap, index) =>
       tap.readings.map(({ highVolts, ...reading }) => ({
         tap_point: index + 1,
@@ -66,60 +65,22 @@ function placeRow(place: Place): Row {
   };
 }
 
-function sourceRow(place: string, source: Source): Row {
-  const shared = { place, kind: source.kind, name: nameOf(source) };
-  switch (source.kind) {
-    case 'slot':
-      return {
-        ...shared,
-        legend: source.legend ?? null,
-        rating_a: source.ratingA ?? null,
-        family: source.family,
-        column: source.column,
-        row: source.row,
-        lie: source.lie,
-        landmark_a: source.contacts[0].landmark,
-        landmark_b: source.contacts[1].landmark,
-        clearance: source.clearance,
-      };
-    case 'cavity':
-      return { ...shared, ...looked(source), column: source.column, row: source.row };
-    case 'wire':
-      return { ...shared, ...looked(source) };
-    case 'relayTerminal':
-      return { ...shared, terminal: source.terminal };
-    case 'stud':
-    case 'ground':
-      return { ...shared, thread_mm: source.threadMm ?? null };
-  }
+/** The rows that sources are stored in, by the names of the pack's columns; what a pack has no column for is left out of it. */
+function sourceRows(places: readonly Place[]): Row[] {
+  return rowsOf('', places).sources.map((source) => {
+    const named = Object.fromEntries(
+      Object.entries(source).map(([key, cell]): [string, Cell] => [snake(key), cell as Cell]),
+    );
+    return {
+      ...named,
+      place: source.placeId,
+      column: source.gridColumn ?? null,
+      row: source.gridRow ?? null,
+      taped_with: source.tapedWith?.split('/')[1] ?? null,
+    };
+  });
 }
 
-function looked(wire: WireLook): Row {
-  return {
-    colour: wire.colour ?? null,
-    seen_colour: wire.seenColour ?? null,
-    gauge_mm2: wire.gaugeMm2 ?? null,
-    gauge_measured: wire.gaugeMeasured ?? null,
-    taped_with: wire.tapedWith?.split('/')[1] ?? null,
-    also_feeds: wire.alsoFeeds ?? null,
-  };
-}
-
-function tapRow(number: number, tap: TapPointView): Row {
-  return {
-    number,
-    source: tap.sourceId,
-    function: tap.function,
-    supply_contact: tap.supplyContact,
-    year_from: tap.yearFrom,
-    year_to: tap.yearTo,
-    trim: tap.trim,
-    market: tap.market,
-    grade: tap.grade,
-    fuse_a: tap.fuseA,
-    wire_awg: tap.awg,
-    note: tap.note,
-    logged_by: tap.loggedBy,
-    logged_at: tap.loggedAt,
-  };
+function snake(key: string): string {
+  return key.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
 }

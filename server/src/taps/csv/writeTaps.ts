@@ -19,8 +19,11 @@ export async function* tapsAsCsv(
   }
 }
 
-function cellsOf(tap: TapPointView): string[] {
-  const cells: Record<(typeof TAP_CSV_COLUMNS)[number], string | number> = {
+/** A tap point by the columns of its file. */
+export function tapRecord(
+  tap: TapPointView,
+): Record<(typeof TAP_CSV_COLUMNS)[number], string | number> {
+  return {
     id: tap.id,
     source: tap.sourceId,
     function: tap.function,
@@ -36,6 +39,10 @@ function cellsOf(tap: TapPointView): string[] {
     logged_by: tap.loggedBy,
     logged_at: tap.loggedAt,
   };
+}
+
+function cellsOf(tap: TapPointView): string[] {
+  const cells = tapRecord(tap);
   return TAP_CSV_COLUMNS.map((column) => {
     const cell = cells[column];
     return typeof cell === 'string' ? neutralised(cell) : String(cell);
