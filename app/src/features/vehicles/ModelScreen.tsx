@@ -42,13 +42,6 @@ export function ModelScreen({ modelId }: { readonly modelId: string }) {
           onPress={() => void taps.fetchNextPage()}
         />
       )}
-      <CsvExchange modelId={modelId} />
-      <ActionButton
-        label="Another like this…"
-        testID="like-this"
-        onPress={() => router.navigate(`/vehicles/new?like=${modelId}`)}
-      />
-      <SplitModel model={view} />
     </View>
   );
   return (
@@ -66,6 +59,14 @@ export function ModelScreen({ modelId }: { readonly modelId: string }) {
         first={wide || logged.length === 0 ? <Places model={view} /> : tapPoints}
         second={wide || logged.length === 0 ? tapPoints : <Places model={view} />}
       />
+      {/* Stays where it is when the first tap point changes what stands above: it says what was read in. */}
+      <CsvExchange modelId={modelId} />
+      <ActionButton
+        label="Another like this…"
+        testID="like-this"
+        onPress={() => router.navigate(`/vehicles/new?like=${modelId}`)}
+      />
+      <SplitModel model={view} />
     </Screen>
   );
 }
