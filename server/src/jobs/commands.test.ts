@@ -1,4 +1,6 @@
 import type { JobView, ProblemDocument } from '@lucky-thread/contract';
+import { screenSlot } from '@lucky-thread/core/choose';
+import { slotsOf, sourcesOf } from '@lucky-thread/work';
 import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import type { Answer, TestServer, Visitor } from '../testing/testServer';
@@ -219,5 +221,25 @@ describe('the bunch of wires', () => {
     // A plan made meanwhile does not make it stale.
     await visitor.change(job.id, { plan: [F3] });
     expect((await put({ ...commandHead(), base: first.command, wires: [] })).status).toBe(200);
+  });
+});
+
+describe('the fuse of the car that feeds a wire', () => {
+  it('is kept with the plan; what a fuse feeds that must be left alone is left alone too', async () => {
+    const model = await visitor.model('Longboat');
+    const slots = slotsOf(model);
+    const never = slots.find((slot) => screenSlot(slot).class === 'block');
+    const free = slots.find((slot) => screenSlot(slot).class === 'free');
+    const wire = sourcesOf(model).find((source) => source.kind === 'wire');
+    const at = (fedBy: string | undefined) =>
+      plan(visitor, {
+        ...commandHead(),
+        base: null,
+        plan: { feedId: 'memory', sourceId: wire?.id, fedBy, feedFuseA: 10 },
+      });
+    const refused = await at(never?.id);
+    expect(refused.status).toBe(422);
+    expect(refused.body.detail).toMatch(/must not be tapped/);
+    expect((await at(free?.id)).body.plan).toMatchObject([{ fedBy: free?.id, feedFuseA: 10 }]);
   });
 });
