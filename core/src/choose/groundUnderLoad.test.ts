@@ -17,6 +17,15 @@ describe('a ground under load', () => {
     expect(verdict.atLoadV).toBeCloseTo(atLoadV, 9);
   });
 
+  it('shows the sum in thousandths, and what to do', () => {
+    expect(groundUnderLoad({ dropV: 0.02, atA: 5 }, 10).text).toBe(
+      '20 mV at 5 A is 4 mΩ: 40 mV at 10 A, within 100 mV.',
+    );
+    expect(groundUnderLoad({ dropV: 0.02, atA: 1 }, 10).text).toBe(
+      '20 mV at 1 A is 20 mΩ: 200 mV at 10 A, more than 100 mV. Bare metal, a toothed washer, tight; then read again.',
+    );
+  });
+
   it('says so when too little flowed to trust the meter', () => {
     expect(groundUnderLoad({ dropV: 0.001, atA: 0.2 }, 10).text).toMatch(/load itself on/);
     expect(groundUnderLoad({ dropV: 0.001, atA: 0.2 }, 0.2).text).not.toMatch(/load itself on/);
