@@ -75,7 +75,8 @@ function Said(props: {
   const text = typed.trim();
   const say = (): void => {
     setTyped(undefined);
-    if (text !== '') props.onSay(text.slice(0, LONGEST));
+    // Letter by letter: a sign of two halves is not cut in two.
+    if (text !== '') props.onSay([...text].slice(0, LONGEST).join(''));
   };
   return (
     <View style={styles.row}>

@@ -6,6 +6,7 @@ import { prefsChanged } from '../../store/prefsSlice';
 import { problemText } from '../../store/problemText';
 import { signedOut } from '../../store/sessionSlice';
 import { useAppDispatch, useAppSelector } from '../../store/store';
+import { UnitChoice } from '../../sizing/UnitChoice';
 import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
 import { Choice } from '../../ui/Choice';
@@ -51,17 +52,7 @@ export function ShopScreen() {
         onChange={(theme) => dispatch(prefsChanged({ theme }))}
       />
       <Words kind="heading">Units</Words>
-      <Choice
-        label="Units"
-        testID="units"
-        even
-        options={[
-          { value: 'metric', label: 'Metres, mm²' },
-          { value: 'us', label: 'Feet, AWG' },
-        ]}
-        value={prefs.units}
-        onChange={(units) => dispatch(prefsChanged({ units }))}
-      />
+      <UnitChoice />
       <ShopWays />
       <Glossary />
       {problem !== undefined && <Caution testID="sign-out-problem">{problem}</Caution>}

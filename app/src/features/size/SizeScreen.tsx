@@ -1,11 +1,10 @@
 import type { FeedPlanInput } from '@lucky-thread/contract';
 import type { Drafts } from '../../store/draftsSlice';
 import { draftsStored, planDrafted } from '../../store/draftsSlice';
-import { prefsChanged } from '../../store/prefsSlice';
 import { useAppDispatch, useAppSelector } from '../../store/store';
+import { UnitChoice } from '../../sizing/UnitChoice';
 import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
-import { Choice } from '../../ui/Choice';
 import { Screen } from '../../ui/Screen';
 import { SideBySide } from '../../ui/SideBySide';
 import { useJobReadings } from '../../work/jobReadings';
@@ -72,17 +71,7 @@ export function SizeScreen({ context }: { readonly context: JobContext }) {
       }
     >
       {change.problem !== undefined && <Caution testID="job-problem">{change.problem}</Caution>}
-      <Choice
-        label="Units"
-        testID="units"
-        even
-        options={[
-          { value: 'metric', label: 'Metres, mm²' },
-          { value: 'us', label: 'Feet, AWG' },
-        ]}
-        value={units}
-        onChange={(to) => dispatch(prefsChanged({ units: to }))}
-      />
+      <UnitChoice />
       <SideBySide>
         {sheets.map(({ one, plan, problems, size }) => (
           <FeedSheetCard

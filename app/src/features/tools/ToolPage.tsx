@@ -1,10 +1,8 @@
 import { useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { prefsChanged } from '../../store/prefsSlice';
-import { useAppDispatch, useAppSelector } from '../../store/store';
+import { UnitChoice } from '../../sizing/UnitChoice';
 import { ActionButton } from '../../ui/ActionButton';
-import { Choice } from '../../ui/Choice';
 import { Screen } from '../../ui/Screen';
 import { SPACE } from '../../ui/tokens';
 import { WithDock } from '../../ui/WithDock';
@@ -46,24 +44,6 @@ export function ToolPage({ tool, children, answer }: ToolPageProps) {
     <WithDock testID={`tool-page-${tool}`} low dock={answer}>
       <View style={styles.inputs}>{inputs}</View>
     </WithDock>
-  );
-}
-
-function UnitChoice() {
-  const dispatch = useAppDispatch();
-  const units = useAppSelector((state) => state.prefs.units);
-  return (
-    <Choice
-      label="Units"
-      testID="units"
-      even
-      options={[
-        { value: 'metric', label: 'Metres, mm²' },
-        { value: 'us', label: 'Feet, AWG' },
-      ]}
-      value={units}
-      onChange={(to) => dispatch(prefsChanged({ units: to }))}
-    />
   );
 }
 
