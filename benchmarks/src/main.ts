@@ -1,3 +1,4 @@
+import { bunchesBenchmark } from './bunches';
 import { chooseBenchmark } from './choose';
 import { cardsBenchmark } from './cards/cards';
 import { firstLoadBenchmark } from './firstLoad';
@@ -26,6 +27,7 @@ async function main(): Promise<void> {
     month: monthBenchmark,
     tapSheet: () => tapSheetBenchmark(base, databaseUrl),
     signals: signalsBenchmark,
+    bunches: bunchesBenchmark,
     search: () => searchBenchmark(base, databaseUrl),
     firstLoad: () => firstLoadBenchmark(base, appFolder, bareFolder),
     harness: harnessBenchmark,

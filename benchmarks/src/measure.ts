@@ -30,3 +30,8 @@ export async function measure(
 export function line(name: string, value: string): void {
   console.log(`${name.padEnd(62)} ${value}`);
 }
+
+/** The middle one of some numbers; 0 of none. */
+export function median(numbers: readonly number[]): number {
+  return [...numbers].sort((left, right) => left - right)[Math.floor(numbers.length / 2)] ?? 0;
+}

@@ -10,6 +10,11 @@ export const FEED_ROLES = [...NEED_ROLES, 'ground'] as const;
 /** One role. */
 export type FeedRole = NeedRole | 'ground';
 
+/** What a lead gives or takes: plus, ground, or whichever it is set to. */
+export const POLARITIES = ['plus', 'ground', 'set'] as const;
+/** One of them. */
+export type LeadPolarity = (typeof POLARITIES)[number];
+
 /** One supply or signal that a device needs. */
 export class FeedInput {
   /** Unique within the device. */
@@ -51,6 +56,16 @@ export class FeedInput {
   @Length(0, 40)
   leadColour?: string;
 
+  /** What the lead gives or takes; left out: plus. */
+  @Optional()
+  @IsIn(POLARITIES)
+  polarity?: LeadPolarity;
+
+  /** The device works without it; its lead is capped then. */
+  @Optional()
+  @IsBoolean()
+  optional?: boolean;
+
   /** Must hold through cranking. */
   @Optional()
   @IsBoolean()
@@ -75,7 +90,7 @@ export class DeviceInput {
   family?: LeadFamily;
 
   /** Its feeds. */
-  @NestedList(() => FeedInput, { min: 1, max: 12, tooFew: 'a device has at least one feed' })
+  @NestedList(() => FeedInput, { min: 1, max: 20, tooFew: 'a device has at least one feed' })
   @UniqueBy<FeedInput>('id', 'feed ids must differ')
   feeds!: FeedInput[];
 }

@@ -1,6 +1,6 @@
 import 'reflect-metadata';
-export { DeviceInput, FEED_ROLES, FeedInput, needsOf } from './device';
-export type { DeviceView, FeedRole } from './device';
+export { DeviceInput, FEED_ROLES, FeedInput, needsOf, POLARITIES } from './device';
+export type { DeviceView, FeedRole, LeadPolarity } from './device';
 export {
   CreateJobRequest,
   HarnessWireInput,

@@ -58,6 +58,36 @@ export class VehicleStateInput implements VehicleState {
   @IsBoolean()
   hazard?: boolean;
 
+  /** Hood open. */
+  @Optional()
+  @IsBoolean()
+  hood?: boolean;
+
+  /** Turn lever to the left. */
+  @Optional()
+  @IsBoolean()
+  turnLeft?: boolean;
+
+  /** Turn lever to the right. */
+  @Optional()
+  @IsBoolean()
+  turnRight?: boolean;
+
+  /** Horn pressed. */
+  @Optional()
+  @IsBoolean()
+  horn?: boolean;
+
+  /** Wiper switch on. */
+  @Optional()
+  @IsBoolean()
+  wiper?: boolean;
+
+  /** A driven wheel turned by hand. */
+  @Optional()
+  @IsBoolean()
+  rolling?: boolean;
+
   /** Minutes since the key went off. */
   @Optional()
   @IsNumber({ allowNaN: false, allowInfinity: false })

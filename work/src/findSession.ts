@@ -18,7 +18,10 @@ export interface SessionOf {
   readonly taps: readonly TapPointView[];
 }
 
-export type ProbingOf = Pick<FindSession, 'state' | 'cannot' | 'until' | 'lamp' | 'handbook'>;
+export type ProbingOf = Pick<
+  FindSession,
+  'state' | 'cannot' | 'until' | 'lamp' | 'handbook' | 'clip' | 'alone'
+>;
 
 /**
  * A job's probing as the identification takes it, over all sources together; app and server judge this one session.

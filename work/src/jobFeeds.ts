@@ -3,7 +3,7 @@ import { joinLimit, tapFit, tooSmallFor } from '@lucky-thread/core/choose';
 import type { NeedRole } from '@lucky-thread/core/identify';
 import type { Inrush } from '@lucky-thread/core/size';
 import type { Joinable, SlotSource, Source } from '@lucky-thread/core/vehicle';
-import { isJoinable, markOf, nameOf } from '@lucky-thread/core/vehicle';
+import { isConductor, isJoinable, markOf, nameOf } from '@lucky-thread/core/vehicle';
 import { jobSourcesOf, slotsOf, sourcesOf } from './sources';
 import type { Placed } from './sources';
 
@@ -65,20 +65,28 @@ export function titleOf(source: Source): string {
   return `${nameOf(source)} ${markOf(source) ?? (source.kind === 'slot' ? '(no legend)' : '')}`.trim();
 }
 
-/** Feeds too heavy for every slot of the model, where no stud carries them either: searching for them would be in vain. */
+/**
+ * Feeds too heavy for every slot of the model, where no stud and no wire that lies open carries them either: searching for
+ * them would be in vain.
+ */
 export function heavyFeeds({
   job,
   model,
 }: {
-  readonly job: Pick<JobView, 'device'>;
+  readonly job: Pick<JobView, 'device' | 'harness'>;
   readonly model: Placed;
 }): SlotFeed[] {
   const slots = slotsOf(model).filter((slot) => slot.ratingA !== undefined && tapFit(slot).fits);
   if (slots.length === 0) return [];
-  const studs = sourcesOf(model).filter((source) => source.kind === 'stud');
+  const carriers = [
+    ...sourcesOf(model).filter((source) => source.kind === 'stud'),
+    ...jobSourcesOf({ job, model })
+      .map(({ source }) => source)
+      .filter(isConductor),
+  ];
   return slotFeeds({ job }).filter(
     (feed) =>
-      !studs.some((stud) => feed.currentA <= joinLimit(stud).amps) &&
+      !carriers.some((one) => feed.currentA <= joinLimit(one).amps) &&
       tooSmallFor({ currentA: feed.currentA, inrush: inrushOf(feed) }, slots).length ===
         slots.length,
   );

@@ -35,6 +35,12 @@ const TOGGLE_WORDS: Record<StateToggle, readonly [label: string, off: string, on
   parkingBrake: ['Parking brake', 'released', 'on'],
   hazard: ['Hazard', 'off', 'on'],
   dimmed: ['Dimmer', 'full', 'low'],
+  hood: ['Hood', 'shut', 'open'],
+  turnLeft: ['Turn left', 'not', 'on'],
+  turnRight: ['Turn right', 'not', 'on'],
+  horn: ['Horn', 'released', 'pressed'],
+  wiper: ['Wiper', 'off', 'on'],
+  rolling: ['Wheel', 'stands', 'turned'],
 };
 const LOCKS: readonly { readonly value: LockSwitch; readonly label: string }[] = [
   { value: 'rest', label: 'Lock switch at rest' },

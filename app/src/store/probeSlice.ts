@@ -16,6 +16,10 @@ export interface Probing {
   readonly lamp: boolean;
   /** The vehicle's handbook or fuse table is at hand. */
   readonly handbook: boolean;
+  /** Where the instrument is clipped. */
+  readonly clip: 'ground' | 'constant';
+  /** Nobody is there to hold a pedal or a switch meanwhile. */
+  readonly alone: boolean;
 }
 
 const initialState: Record<string, Probing> = {};
@@ -26,6 +30,8 @@ export const FRESH: Omit<Probing, 'state' | 'cannot'> = {
   until: 'function',
   lamp: true,
   handbook: true,
+  clip: 'ground',
+  alone: true,
 };
 
 const slice = createSlice({
@@ -50,13 +56,27 @@ const slice = createSlice({
     },
     carBroughtTo: (
       all,
-      action: PayloadAction<{ jobId: string; state: VehicleState; sourceId?: string }>,
+      action: PayloadAction<{
+        jobId: string;
+        state: VehicleState;
+        sourceId?: string;
+        clip?: Probing['clip'];
+      }>,
     ) => {
-      const { jobId, state, sourceId } = action.payload;
+      const { jobId, state, sourceId, clip } = action.payload;
       const probing = all[jobId];
       if (probing === undefined) return;
       probing.state = state;
       if (sourceId !== undefined) probing.sourceId = sourceId;
+      if (clip !== undefined) probing.clip = clip;
+    },
+    clipMoved: (all, action: PayloadAction<{ jobId: string; clip: Probing['clip'] }>) => {
+      const probing = all[action.payload.jobId];
+      if (probing !== undefined) probing.clip = action.payload.clip;
+    },
+    helpChanged: (all, action: PayloadAction<{ jobId: string; alone: boolean }>) => {
+      const probing = all[action.payload.jobId];
+      if (probing !== undefined) probing.alone = action.payload.alone;
     },
     slotTouched: (all, action: PayloadAction<{ jobId: string; sourceId: string }>) => {
       const probing = all[action.payload.jobId];
@@ -96,5 +116,7 @@ export const {
   untilChanged,
   handbookChanged,
   lampChanged,
+  clipMoved,
+  helpChanged,
 } = slice.actions;
 export const probeReducer = slice.reducer;

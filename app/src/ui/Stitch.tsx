@@ -33,6 +33,13 @@ const PLACE_LETTERS: Record<StitchPlace, string> = {
   lock: 'lock',
   unlock: 'unlk',
   hazard: 'haz',
+  hood: 'hood',
+  turnLeft: 'left',
+  turnRight: 'right',
+  horn: 'horn',
+  wiper: 'wipe',
+  rolling: 'roll',
+  everything: 'all',
 };
 /** Height of the line as a share of one step. */
 const RISE = 0.8;

@@ -5,7 +5,7 @@ import type { Means } from './means';
 import { fastMeans } from './means';
 import type { Need } from './need/needs';
 import type { NextAction } from './plan/nextAction';
-import { nextTest } from './plan/nextAction';
+import { nextPlan } from './plan/nextPlan';
 import type { Reading } from './reading/reading';
 import { assertReadingValue } from './reading/reading';
 import type { ProbeSource } from './reading/source';
@@ -39,6 +39,10 @@ export interface FindSession {
    * whose legend can't be read, or that may well be safety-critical, before that slot serves.
    */
   readonly handbook?: boolean;
+  /** Where the instrument is clipped now; ground by default. */
+  readonly clip?: 'ground' | 'constant';
+  /** Nobody else is there to hold a pedal or a switch while a wire is touched; by default somebody is. */
+  readonly alone?: boolean;
 }
 
 /** What the identification says about a session. */
@@ -99,12 +103,14 @@ export function adviseBy(means: Means, session: FindSession): FindAdvice {
     read: means.read,
     handbook: session.handbook ?? false,
   });
-  const plan = nextTest({
+  const plan = nextPlan({
     ...field,
     state: session.state,
     cannot: session.cannot ?? [],
     lamp: session.lamp ?? false,
     order: means.order,
+    clip: session.clip ?? 'ground',
+    alone: session.alone ?? false,
   });
   return {
     verdicts,

@@ -1,6 +1,7 @@
 import type { CircuitFunction, StitchPlace, VehicleState } from '../vehicle';
 import { describeState, stateAt } from '../vehicle';
-import type { NeedRole } from '../identify';
+import type { NeedRole, TriggerRole } from '../identify';
+import { isTrigger, placesOfTrigger } from '../identify';
 
 /** The closing proofs that every tap needs before it may be logged. */
 export const PROOF_KINDS = ['live', 'dead', 'original', 'orientation'] as const;
@@ -40,7 +41,7 @@ export interface PromisedFeed {
   readonly mayStayLiveAwake?: boolean | undefined;
 }
 
-const LIVE_IN: Record<NeedRole, readonly StitchPlace[]> = {
+const LIVE_IN: Record<Exclude<NeedRole, TriggerRole>, readonly StitchPlace[]> = {
   constant: ['off', 'run', 'asleep'],
   switched: ['run'],
   illumination: ['lamps'],
@@ -48,7 +49,7 @@ const LIVE_IN: Record<NeedRole, readonly StitchPlace[]> = {
   brake: ['brake'],
   starter: ['crank'],
 };
-const DEAD_IN: Record<NeedRole, readonly StitchPlace[]> = {
+const DEAD_IN: Record<Exclude<NeedRole, TriggerRole>, readonly StitchPlace[]> = {
   constant: [],
   switched: ['off'],
   // Dark in run: what is live with the key on lights up by day as well.
@@ -59,18 +60,20 @@ const DEAD_IN: Record<NeedRole, readonly StitchPlace[]> = {
 };
 
 function livePlaces(feed: PromisedFeed, of: CircuitFunction | undefined): readonly StitchPlace[] {
-  const acc = feed.role === 'switched' && (feed.liveInAcc === true || of === 'accessory');
+  const { role } = feed;
+  if (isTrigger(role)) return placesOfTrigger(role).worked;
+  const acc = role === 'switched' && (feed.liveInAcc === true || of === 'accessory');
   return [
-    ...LIVE_IN[feed.role],
+    ...LIVE_IN[role],
     ...(acc ? (['acc'] as const) : []),
     ...(feed.holdsCranking === true ? (['crank'] as const) : []),
   ];
 }
 
 function deadPlaces(feed: PromisedFeed): readonly StitchPlace[] {
-  return feed.role === 'switched' && feed.mayStayLiveAwake === true
-    ? ['asleep']
-    : DEAD_IN[feed.role];
+  const { role } = feed;
+  if (isTrigger(role)) return placesOfTrigger(role).atRest;
+  return role === 'switched' && feed.mayStayLiveAwake === true ? ['asleep'] : DEAD_IN[role];
 }
 
 /**
@@ -85,6 +88,7 @@ export function closingProofs(
 ): readonly Proof[] {
   const live = livePlaces(feed, of).map(stateAt);
   const dead = deadPlaces(feed).map(stateAt);
+  if (isTrigger(feed.role)) return triggerProofs(live, dead);
   const all: readonly Proof[] = [
     {
       kind: 'live',
@@ -126,4 +130,34 @@ export function closingProofs(
 
 function listed(states: readonly VehicleState[]): string {
   return states.map(describeState).join('; ');
+}
+
+/** A signal may be ground, ohms or pulses: it is proved by what the device does with it, worked and at rest. */
+function triggerProofs(
+  worked: readonly VehicleState[],
+  atRest: readonly VehicleState[],
+): readonly Proof[] {
+  return [
+    {
+      kind: 'live',
+      title: 'The device sees it',
+      how: `Joined up, the device answers: ${listed(worked)}.`,
+      states: worked,
+      caution: 'Doors, locks, lamps or the engine may answer: keep hands and bystanders clear.',
+    },
+    {
+      kind: 'dead',
+      title: 'And not without it',
+      how: `The device does nothing: ${listed(atRest)}.`,
+      states: atRest,
+      caution: undefined,
+    },
+    {
+      kind: 'original',
+      title: 'The car’s own switch still works',
+      how: 'Work the car’s own switch: everything it did before, it still does.',
+      states: [],
+      caution: undefined,
+    },
+  ];
 }

@@ -18,3 +18,5 @@ export { LEGEND_SECONDS, sourcesOf, trialCar } from './trialCar';
 export type { Effort, TrialCar } from './trialCar';
 export { SIGNALS, bunchOf, searchBunch } from './signalTrial';
 export type { Signal } from './signalTrial';
+export { lockKindFound, needsFor, scoreBunch, searchSignals, secondsByHand } from './bunchTrial';
+export type { BunchScore, BunchSearch } from './bunchTrial';

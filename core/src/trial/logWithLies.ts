@@ -32,6 +32,7 @@ const FUNCTION_OF: Record<BenchSupply, CircuitFunction> = {
   lowBeamSwitch: 'lowBeam',
   brakeSwitch: 'stopLamp',
   reverseSwitch: 'reverse',
+  wiperSwitch: 'wiper',
   unfed: 'spare',
 };
 /** Lies are of the functions that people look for. */

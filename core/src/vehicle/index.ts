@@ -1,26 +1,23 @@
-export {
-  BASE_PLACES,
-  KEY_POSITIONS,
-  PARKED,
-  PLACE_WORDS,
-  SHED_MINUTES,
-  STITCH_PLACES,
-  TOGGLES,
-  describeState,
-  hasWaited,
-  nextState,
-  placeOf,
-  stateAt,
-  stateId,
-} from './vehicleState';
+export { KEY_POSITIONS, PARKED, TOGGLES, nextState } from './vehicleState';
 export type {
   KeyPosition,
   LockSwitch,
   StateChange,
   StateToggle,
-  StitchPlace,
   VehicleState,
 } from './vehicleState';
+export {
+  BASE_PLACES,
+  PLACE_WORDS,
+  SHED_MINUTES,
+  STITCH_PLACES,
+  describeState,
+  hasWaited,
+  placeOf,
+  stateAt,
+  stateId,
+} from './stitchPlace';
+export type { StitchPlace } from './stitchPlace';
 export {
   CIRCUIT_FUNCTIONS,
   FUNCTION_NAMES,

@@ -1,15 +1,7 @@
 import fc from 'fast-check';
 import type { StateChange } from './vehicleState';
-import {
-  KEY_POSITIONS,
-  PARKED,
-  STITCH_PLACES,
-  describeState,
-  nextState,
-  placeOf,
-  stateAt,
-  stateId,
-} from './vehicleState';
+import { KEY_POSITIONS, PARKED, nextState } from './vehicleState';
+import { STITCH_PLACES, describeState, placeOf, stateAt, stateId } from './stitchPlace';
 
 const change: fc.Arbitrary<StateChange> = fc.oneof(
   fc.record({ kind: fc.constant('key' as const), to: fc.constantFrom(...KEY_POSITIONS) }),

@@ -1,4 +1,4 @@
-import type { DeviceInput } from '@lucky-thread/contract';
+import type { DeviceInput, FeedRole } from '@lucky-thread/contract';
 import type { LeadFamily } from '@lucky-thread/core/choose';
 
 /** A catalogue entry to start from. Currents are common practice; the device's own label comes first. */
@@ -112,6 +112,61 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
       },
     ],
   ),
+  entry(
+    'Remote starter with locks',
+    'Column and kick panel: lay their wires open. Only where the car may stand in the open, with its hood switch.',
+    'remoteStart',
+    [
+      { id: 'memory', name: 'Main feed', role: 'constant', currentA: 20, leadColour: 'red' },
+      {
+        ...{ id: 'ignition', name: 'Ignition', role: 'switched', currentA: 12 },
+        ...{ holdsCranking: true, leadColour: 'yellow' },
+      },
+      {
+        ...{ id: 'accessory', name: 'Accessory', role: 'switched', currentA: 8 },
+        ...{ liveInAcc: true, leadColour: 'orange' },
+      },
+      { id: 'starter', name: 'Starter', role: 'starter', currentA: 10, leadColour: 'violet' },
+      signal('lamps', 'Parking lamps', 'parkingLamps', { currentA: 5, polarity: 'plus' }),
+      signal('brake', 'Brake', 'brake', { polarity: 'plus' }),
+      signal('hood', 'Hood switch', 'hood', { polarity: 'ground' }),
+      signal('door', 'Door switch', 'door', { polarity: 'set', optional: true }),
+      signal('lock', 'Lock', 'lock', { currentA: 0.25, polarity: 'ground', optional: true }),
+      signal('unlock', 'Unlock', 'unlock', { currentA: 0.25, polarity: 'ground', optional: true }),
+      signal('tach', 'Engine speed', 'tach', { optional: true }),
+    ],
+  ),
+  entry(
+    'Video head unit',
+    'The picture only with the parking brake on: the lead goes to the switch, not to ground.',
+    'radio',
+    [
+      { id: 'memory', name: 'Constant', role: 'constant', currentA: 7, leadColour: 'yellow' },
+      {
+        ...{ id: 'switched', name: 'Accessory', role: 'switched', currentA: 0.2 },
+        ...{ liveInAcc: true, leadColour: 'red' },
+      },
+      {
+        ...{ id: 'illumination', name: 'Illumination', role: 'illumination', currentA: 0.05 },
+        ...{ leadColour: 'orange' },
+      },
+      signal('reverse', 'Reverse', 'reverse', { leadColour: 'violet/white', polarity: 'plus' }),
+      signal('parkingBrake', 'Parking brake', 'parkingBrake', {
+        ...{ leadColour: 'light green', polarity: 'ground' },
+      }),
+    ],
+  ),
+  entry(
+    'Keyless entry for the locks',
+    'Two outputs to ground; whatever the car’s locks want is made of them by relays.',
+    'remoteStart',
+    [
+      { id: 'memory', name: 'Constant', role: 'constant', currentA: 0.5, leadColour: 'red' },
+      signal('lock', 'Lock', 'lock', { currentA: 0.25, polarity: 'ground' }),
+      signal('unlock', 'Unlock', 'unlock', { currentA: 0.25, polarity: 'ground' }),
+      signal('door', 'Door switch', 'door', { polarity: 'set', optional: true }),
+    ],
+  ),
 ];
 
 function entry(
@@ -121,4 +176,14 @@ function entry(
   feeds: DeviceInput['feeds'],
 ): CatalogueEntry {
   return { device: { name, family, feeds: [...feeds, { ...GROUND }] }, note };
+}
+
+/** A signal's lead; inputs draw next to nothing. */
+function signal(
+  id: string,
+  name: string,
+  role: FeedRole,
+  more: Partial<DeviceInput['feeds'][number]>,
+): DeviceInput['feeds'][number] {
+  return { id, name, role, currentA: 0.05, ...more };
 }

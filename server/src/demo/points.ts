@@ -1,5 +1,12 @@
 import type { BenchWire, BenchWireKind } from '@lucky-thread/core/bench';
-import type { BodySide, BodyZone, Place, PlaceKind, Source } from '@lucky-thread/core/vehicle';
+import type {
+  BodySide,
+  BodyZone,
+  CavitySource,
+  Place,
+  PlaceKind,
+  Source,
+} from '@lucky-thread/core/vehicle';
 
 /** A place of points as its demo data is written down. */
 export interface PointRows {
@@ -60,11 +67,18 @@ function sourceOf(
       return {
         kind: 'cavity',
         ...head,
-        colour: String(mark),
+        ...wireFrom(String(mark)),
         column: index % columns,
         row: Math.floor(index / columns),
       };
   }
+}
+
+/** A wire as it is written down: its colour, and its cross-section where somebody measured it, e.g. "RD 4". */
+function wireFrom(mark: string): Pick<CavitySource, 'colour' | 'gaugeMm2' | 'gaugeMeasured'> {
+  const [colour, gauge] = mark.split(' ');
+  if (gauge === undefined) return { colour };
+  return { colour, gaugeMm2: Number(gauge), gaugeMeasured: true };
 }
 
 /** What the simulated car has there. */

@@ -1,4 +1,4 @@
-import type { BenchCar, BenchTouch } from '@lucky-thread/core/bench';
+import type { BenchCar, BenchTouch, Clip } from '@lucky-thread/core/bench';
 import { lampShows, meterShows, ohmmeterShows, popShows } from '@lucky-thread/core/bench';
 import type { VehicleState } from '@lucky-thread/core/vehicle';
 import { PARKED } from '@lucky-thread/core/vehicle';
@@ -18,6 +18,13 @@ export const METER_ERRORS = {
   device: '-300,"Device-specific error"',
   overrun: '-350,"Queue overflow"',
 } as const;
+/** What the clip sits on when it sits on the battery's plus post. */
+const BATTERY = 'battery+';
+
+function clipTo(clip: string): Clip['to'] {
+  return clip === BATTERY ? 'battery' : { pointId: clip };
+}
+
 /** What SCPI sends for an overload. */
 const OVERLOAD = '9.9E+37';
 /** Longest line taken, characters. */
@@ -37,7 +44,7 @@ export function meterSession(car: BenchCar, random: () => number): MeterSession 
       : {
           ...probe,
           state,
-          ...(clip === undefined ? {} : { clip: { to: { pointId: clip }, ohm: 0.05 } }),
+          ...(clip === undefined ? {} : { clip: { to: clipTo(clip), ohm: 0.05 } }),
         };
   const measured = (measure: (at: BenchTouch) => string): string => {
     const at = touch();
@@ -62,7 +69,7 @@ export function meterSession(car: BenchCar, random: () => number): MeterSession 
       },
       'SIM:CLIP': (parameter: string) => {
         const [to] = texts(parameter);
-        if (to !== undefined && !isPoint(car, to)) return METER_ERRORS.parameter;
+        if (to !== undefined && to !== BATTERY && !isPoint(car, to)) return METER_ERRORS.parameter;
         clip = to;
         return 'OK';
       },

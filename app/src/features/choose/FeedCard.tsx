@@ -18,6 +18,7 @@ import type { Finding } from '../../work/useFind';
 import type { SlotFeed, JobContext } from '@lucky-thread/work';
 import { heavyFeeds, isAtSlot, isJoined, tappedFeeds, movedTo } from '@lucky-thread/work';
 import { fieldProblem } from '../../sizing/fieldProblem';
+import { ROLE_WORDS } from '@lucky-thread/core/identify';
 import { FeedingFuse } from './FeedingFuse';
 import { CandidateList } from './CandidateList';
 import { OrientationCard } from './OrientationCard';
@@ -32,15 +33,6 @@ export interface FeedCardProps {
   readonly ranking: Ranking | undefined;
   readonly onChoose: (entry: FeedPlanInput) => void;
 }
-
-const ROLE_WORDS: Record<SlotFeed['role'], string> = {
-  constant: 'Live always, asleep and cranking too',
-  switched: 'Live with the key on, dead without it',
-  illumination: 'Live with the lamps',
-  reverse: 'Live in reverse only',
-  brake: 'Live with the brake pedal only',
-  starter: 'Live while cranking only',
-};
 
 /** One feed: what could serve it, what it costs to take a legend that warns, and which way round the tap goes. */
 export function FeedCard(props: FeedCardProps) {
@@ -57,7 +49,7 @@ export function FeedCard(props: FeedCardProps) {
       <Words kind="title">{feed.name}</Words>
       <LeadColour family={context.job.device.family} words={feed.leadColour}>
         <Words soft>
-          {`${ROLE_WORDS[feed.role]}, ${feed.currentA} A at 12 V${feed.leadColour === undefined ? '' : `, ${feed.leadColour} lead of this kit`}`}
+          {`${ROLE_WORDS[feed.role].source}, ${feed.currentA} A at 12 V${feed.leadColour === undefined ? '' : `, ${feed.leadColour} lead of this kit`}`}
         </Words>
       </LeadColour>
       {candidates.length === 0 && (

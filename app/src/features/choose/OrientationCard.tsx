@@ -21,7 +21,7 @@ import { contactReadings, tapOfOthers } from '@lucky-thread/work';
 import { coreReadings } from '../../work/jobReadings';
 
 /** A place in which the circuit of a role is live, so that its contacts tell something. */
-const LIVE_PLACE: Record<NeedRole, StitchPlace> = {
+const LIVE_PLACE: Partial<Record<NeedRole, StitchPlace>> = {
   constant: 'off',
   switched: 'run',
   illumination: 'lamps',
@@ -44,7 +44,7 @@ export function OrientationCard({ context, finding, tapped }: OrientationCardPro
   const readings = contactReadings(slot.id, coreReadings(finding.rows));
   const orientation = orientationFrom(readings);
   const supply = orientation.kind === 'found' ? orientation.supply : undefined;
-  const place = LIVE_PLACE[feed.role];
+  const place = LIVE_PLACE[feed.role] ?? 'run';
   const there = placeOf(finding.probing.state) === place;
   const logged = tapOfOthers(context, slot.id);
   return (

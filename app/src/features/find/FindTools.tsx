@@ -3,7 +3,7 @@ import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { handbookChanged, lampChanged, untilChanged } from '../../store/probeSlice';
+import { handbookChanged, helpChanged, lampChanged, untilChanged } from '../../store/probeSlice';
 import { useAppDispatch } from '../../store/store';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
@@ -80,7 +80,7 @@ const LIMITS: readonly {
 /** How far the plan goes, and what it must do without. */
 function PlanLimits({ context, finding, onLimit }: FindToolsProps) {
   const dispatch = useAppDispatch();
-  const { cannot, until, lamp, handbook } = finding.probing;
+  const { cannot, until, lamp, handbook, alone } = finding.probing;
   const jobId = context.job.id;
   return (
     <Card testID="plan-limits">
@@ -119,6 +119,11 @@ function PlanLimits({ context, finding, onLimit }: FindToolsProps) {
           label={`${handbook ? '☐' : '☒'} No handbook`}
           testID="limit-handbook"
           onPress={() => dispatch(handbookChanged({ jobId, handbook: !handbook }))}
+        />
+        <ActionButton
+          label={`${alone ? '☒' : '☐'} Nobody helps`}
+          testID="limit-alone"
+          onPress={() => dispatch(helpChanged({ jobId, alone: !alone }))}
         />
       </View>
     </Card>

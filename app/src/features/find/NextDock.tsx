@@ -1,6 +1,6 @@
-import type { NextAction } from '@lucky-thread/core/identify';
+import type { NextAction, Visit } from '@lucky-thread/core/identify';
 import type { StitchPlace, VehicleState } from '@lucky-thread/core/vehicle';
-import { PLACE_WORDS, placeOf } from '@lucky-thread/core/vehicle';
+import { PLACE_WORDS, stateId } from '@lucky-thread/core/vehicle';
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
@@ -16,7 +16,9 @@ export interface NextDockProps {
   readonly state: VehicleState;
   readonly deferred: readonly StitchPlace[];
   /** The car was brought to the state of the visit. */
-  readonly onArrived: (state: VehicleState, firstSlotId: string | undefined) => void;
+  readonly onArrived: (visit: Visit) => void;
+  /** Where the instrument is clipped now. */
+  readonly clip: 'ground' | 'constant';
   readonly onDefer: (place: StitchPlace, deferred: boolean) => void;
   readonly onFilled: () => void;
   /** Enters another slot; undefined where there are no others. */
@@ -92,16 +94,16 @@ function NextButtons(props: NextDockProps & { readonly next: NextAction }) {
         />
       );
     case 'visit': {
-      const { place, state, sourceIds } = next.visit;
-      if (placeOf(props.state) === place) return null;
+      const { place, state, clip = 'ground' } = next.visit;
+      if (stateId(props.state) === stateId(state) && props.clip === clip) return null;
       return (
         <View style={styles.row}>
           <ActionButton
             kind="next"
-            label={`It is: ${PLACE_WORDS[place]}`}
+            label={`It is: ${arrivedAt(next.visit)}`}
             testID="arrived"
             style={styles.grow}
-            onPress={() => props.onArrived(state, sourceIds[0])}
+            onPress={() => props.onArrived(next.visit)}
           />
           {DEFERRABLE.includes(place) && (
             <ActionButton
@@ -117,8 +119,13 @@ function NextButtons(props: NextDockProps & { readonly next: NextAction }) {
   }
 }
 
+/** State and clip in a few words. */
+function arrivedAt({ place, clip }: Visit): string {
+  return `${PLACE_WORDS[place]}${clip === 'constant' ? ', clip on plus' : ''}`;
+}
+
 /** Visits that cost waiting, risk or noise may be put off. */
-const DEFERRABLE: readonly StitchPlace[] = ['asleep', 'crank', 'engine'];
+const DEFERRABLE: readonly StitchPlace[] = ['asleep', 'crank', 'engine', 'rolling'];
 
 const styles = StyleSheet.create({
   dock: { gap: SPACE.s },

@@ -1,10 +1,14 @@
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { isTrigger } from '@lucky-thread/core/identify';
 import type { Source } from '@lucky-thread/core/vehicle';
+import { stateId } from '@lucky-thread/core/vehicle';
 import { withdraw } from '../../store/outbox';
-import { carBroughtTo } from '../../store/probeSlice';
+import type { Probing } from '../../store/probeSlice';
+import { carBroughtTo, clipMoved } from '../../store/probeSlice';
 import { useAppDispatch } from '../../store/store';
 import { ActionButton } from '../../ui/ActionButton';
+import { Choice } from '../../ui/Choice';
 import { NotWorkedOut } from '../../ui/States';
 import { useShortcuts } from '../../ui/useShortcuts';
 import { SPACE } from '../../ui/tokens';
@@ -58,8 +62,11 @@ export function ProbeDock({ context, finding, onFilled, onInHand }: ProbeDockPro
         state={probing.state}
         deferred={probing.cannot}
         onFilled={onFilled}
-        onArrived={(state, sourceId) => {
-          dispatch(carBroughtTo({ jobId, state, ...(sourceId === undefined ? {} : { sourceId }) }));
+        clip={probing.clip}
+        onArrived={({ state, sourceIds: [sourceId], clip = 'ground' }) => {
+          dispatch(
+            carBroughtTo({ jobId, state, clip, ...(sourceId === undefined ? {} : { sourceId }) }),
+          );
           // The plan may name another slot first once the car is there.
           follow(sourceId);
         }}
@@ -108,7 +115,15 @@ function SourcePad(
   const dispatch = useAppDispatch();
   const { source, context, finding } = props;
   const jobId = context.job.id;
-  const taker = useTakeReading({ jobId, sourceId: source.id, state: finding.probing.state });
+  const { state, clip } = finding.probing;
+  const byOhms = asksOhms(finding, source.id);
+  const taker = useTakeReading({
+    jobId,
+    sourceId: source.id,
+    state,
+    ...(byOhms ? { measure: 'ohms' as const } : {}),
+    ...(clip === 'constant' && !byOhms ? { clipId: BATTERY } : {}),
+  });
   const last = countingRows(finding.rows).at(-1);
   const undo = (): void => {
     if (last !== undefined) dispatch(withdraw(jobId, last.id));
@@ -125,6 +140,9 @@ function SourcePad(
   });
   return (
     <View style={styles.pad}>
+      {context.job.device.feeds.some(({ role }) => isTrigger(role)) && (
+        <ClipNow jobId={jobId} clip={clip} />
+      )}
       <View style={styles.padHead}>
         <Words kind="heading" testID="selected-slot" lines={1} style={styles.fill}>
           {titleOf(source)}
@@ -140,12 +158,47 @@ function SourcePad(
       <ReadingPad
         taker={taker}
         simulated={context.model.simulated}
-        first={context.settings.schools.tester}
+        first={byOhms ? 'meter' : context.settings.schools.tester}
+        unit={byOhms ? 'Ω' : 'V'}
         onTaken={props.onTaken}
       />
     </View>
   );
 }
+
+/** What the clip sits on when it counts from plus: the battery's own post, or a constant that was proved. */
+const BATTERY = 'battery+';
+
+/** Whether the plan asks for ohms at a source in the state the car is in. */
+function asksOhms({ advice, probing }: Finding, sourceId: string): boolean {
+  if (advice?.next.kind !== 'visit') return false;
+  const { visit } = advice.next;
+  return (
+    visit.instrument === 'ohmmeter' &&
+    visit.sourceIds.includes(sourceId) &&
+    stateId(visit.state) === stateId(probing.state)
+  );
+}
+
+/** Where the clip sits, and the way back to bare metal. */
+function ClipNow({ jobId, clip }: { readonly jobId: string; readonly clip: Probing['clip'] }) {
+  const dispatch = useAppDispatch();
+  return (
+    <Choice
+      label="Clip on"
+      even
+      testID="clip"
+      options={CLIPS}
+      value={clip}
+      onChange={(to) => dispatch(clipMoved({ jobId, clip: to }))}
+    />
+  );
+}
+
+const CLIPS: readonly { readonly value: Probing['clip']; readonly label: string }[] = [
+  { value: 'ground', label: 'Bare metal' },
+  { value: 'constant', label: 'Plus' },
+];
 
 /** Feeds that no panel is searched for. */
 function HeavyFeeds({ heavy }: { readonly heavy: readonly SlotFeed[] }) {

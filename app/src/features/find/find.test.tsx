@@ -240,7 +240,10 @@ describe('NextDock', () => {
         thinking={false}
         state={state}
         deferred={[]}
-        onArrived={(to, first) => calls.push(`arrived ${to.key} ${first ?? ''}`)}
+        clip="ground"
+        onArrived={({ state: to, sourceIds: [first] }) =>
+          calls.push(`arrived ${to.key} ${first ?? ''}`)
+        }
         onDefer={(place, deferred) => calls.push(`defer ${place} ${String(deferred)}`)}
         onFilled={() => calls.push('filled')}
         lookUp={(sourceId) => <Words>{`field for ${sourceId}`}</Words>}

@@ -1,5 +1,5 @@
 import type { FindAdvice } from '@lucky-thread/core/identify';
-import { placeOf } from '@lucky-thread/core/vehicle';
+import { stateId } from '@lucky-thread/core/vehicle';
 import { useCallback, useEffect, useRef } from 'react';
 import type { Probing } from '../../store/probeSlice';
 import { slotTouched } from '../../store/probeSlice';
@@ -27,9 +27,9 @@ export function useFollowPlan(at: {
     if (due.current.from !== selected) due.current = undefined;
     if (due.current === undefined || thinking || advice?.next.kind !== 'visit') return;
     due.current = undefined;
-    const { place, sourceIds } = advice.next.visit;
+    const { state, sourceIds } = advice.next.visit;
     const sourceId = sourceIds[0];
-    if (sourceId !== undefined && placeOf(probing.state) === place)
+    if (sourceId !== undefined && stateId(probing.state) === stateId(state))
       dispatch(slotTouched({ jobId, sourceId }));
   }, [advice, thinking, selected, probing.state, jobId, dispatch]);
   return useCallback(

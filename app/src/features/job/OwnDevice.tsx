@@ -1,4 +1,6 @@
+import { FEED_ROLES } from '@lucky-thread/contract';
 import type { DeviceInput, FeedInput, FeedRole, FieldProblem } from '@lucky-thread/contract';
+import { ROLE_WORDS } from '@lucky-thread/core/identify';
 import { capacitorInrush, currentAt12V, numberProblems } from '@lucky-thread/core/size';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -20,18 +22,13 @@ export function ownDeviceDraft(): DeviceInput {
 
 function newFeed(role: FeedRole): FeedInput {
   // The short end of a UUID is its random part.
-  return { id: `feed-${uuidv7().slice(-8)}`, name: ROLE_LABELS[role], role, currentA: 1 };
+  return { id: `feed-${uuidv7().slice(-8)}`, name: labelOf(role), role, currentA: 1 };
 }
 
-const ROLE_LABELS: Record<FeedRole, string> = {
-  constant: 'Constant',
-  switched: 'Switched',
-  illumination: 'Illumination',
-  reverse: 'Reverse signal',
-  brake: 'Brake signal',
-  starter: 'Starter wire',
-  ground: 'Ground',
-};
+/** What a feed of each role is called. */
+function labelOf(role: FeedRole): string {
+  return role === 'ground' ? 'Ground' : ROLE_WORDS[role].feed;
+}
 
 /** Props of {@link OwnDevice}. */
 export interface OwnDeviceProps {
@@ -64,10 +61,7 @@ export function OwnDevice({ device, problems, onDevice }: OwnDeviceProps) {
           />
           <Choice
             label="Role"
-            options={(Object.keys(ROLE_LABELS) as FeedRole[]).map((role) => ({
-              value: role,
-              label: ROLE_LABELS[role],
-            }))}
+            options={FEED_ROLES.map((role) => ({ value: role, label: labelOf(role) }))}
             value={feed.role}
             onChange={(role) => setFeed(index, { ...feed, role })}
           />

@@ -5,6 +5,7 @@ import { solveNetwork } from '../network/solveNetwork';
 import type { BenchVehicle } from './circuit';
 import { compileCar } from './compileCar';
 import { RELAY_COIL, slotNode } from './nodes';
+import { isPulsing } from './wire';
 import type { Situation, Unsettled } from './situation';
 
 /** The two instants of a pulsed feed; the same network twice where nothing pulses. */
@@ -38,9 +39,6 @@ export function benchCar(vehicle: BenchVehicle, situation: Situation = UNTOUCHED
   const solved = new Map<string, Instants>();
   const emptied = new Map<string, BenchCar>();
   const bulbs = bulbNodes(vehicle);
-  const pulses = (vehicle.wires ?? []).some(
-    ({ behind }) => behind.is === 'turnLamp' || (behind.is === 'illumination' && behind.pulsed),
-  );
   return {
     vehicle,
     situation,
@@ -55,7 +53,7 @@ export function benchCar(vehicle: BenchVehicle, situation: Situation = UNTOUCHED
       const known = solved.get(id);
       if (known !== undefined) return known;
       const on = settle(vehicle, state, { situation, bulbs, pulse: 'on' });
-      const pulsing = pulses && (state.hazard === true || state.dimmed === true);
+      const pulsing = (vehicle.wires ?? []).some((wire) => isPulsing(wire, state));
       const off = pulsing ? settle(vehicle, state, { situation, bulbs, pulse: 'off' }) : on;
       const instants = { on, off };
       solved.set(id, instants);

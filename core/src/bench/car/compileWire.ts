@@ -5,8 +5,8 @@ import { BATTERY_POST } from './battery';
 import { filamentOhm } from './bulb';
 import { busNode, ghost } from './nodes';
 import type { Unsettled } from './situation';
-import type { BenchWire } from './wire';
-import { switchClosed } from './wire';
+import type { BenchLadder, BenchWire, BenchWireKind } from './wire';
+import { isPulsing, pullsUp, switchClosed } from './wire';
 import { isClosed } from './supplies';
 
 /** Wire from its source to the cut, Ω. */
@@ -21,7 +21,13 @@ const BUS_BIAS_OHM = 1200;
 const SENSOR_V = 5;
 const SENSOR_OHM = 1000;
 /** A resistive lock switch: pull-up, rest, lock and unlock, Ω. */
-const LADDER = { pullUp: 1000, rest: 10_000, lock: 330, unlock: 1000 } as const;
+const LADDER: BenchLadder = {
+  volts: 5,
+  pullUpOhm: 1000,
+  restOhm: 10_000,
+  lockOhm: 330,
+  unlockOhm: 1000,
+};
 /** An amplifier's output, Ω. */
 const OUTPUT_OHM = 0.1;
 /** What bare wires pick up when nothing else is said, V. */
@@ -46,15 +52,20 @@ export function wireElements(wire: BenchWire, state: VehicleState, now: Unsettle
       return on ? [fromBattery(WIRE_OHM), bulb(behind.bulbW)] : [bulb(behind.bulbW)];
     }
     case 'turnLamp': {
-      const on = state.hazard === true && now.pulse === 'on';
+      const on = isPulsing(wire, state) && now.pulse === 'on';
       return on ? [fromBattery(WIRE_OHM), bulb(behind.bulbW)] : [bulb(behind.bulbW)];
     }
     case 'ground':
       return [toGround(behind.ohm)];
-    case 'switchToGround':
+    case 'switchToGround': {
+      const closed = switchClosed(behind.by, state) !== (behind.inverted ?? false);
+      const up = pullUpElements(id, behind, { state, now });
+      return closed ? [toGround(WIRE_OHM), ...up] : [...up, ...ghost(id, PICK_UP_V)];
+    }
+    case 'switchToPlus':
       return switchClosed(behind.by, state)
-        ? [toGround(WIRE_OHM), fromBattery(behind.pullUpOhm)]
-        : [fromBattery(behind.pullUpOhm)];
+        ? [fromBattery(WIRE_OHM), toGround(behind.loadOhm)]
+        : [toGround(behind.loadOhm)];
     case 'lockPositive':
       return switchClosed(behind.by, state)
         ? [fromBattery(WIRE_OHM), toGround(TRIGGER_OHM)]
@@ -64,9 +75,10 @@ export function wireElements(wire: BenchWire, state: VehicleState, now: Unsettle
         ? [fromBattery(WIRE_OHM), toGround(MOTOR_OHM)]
         : [toGround(WIRE_OHM)];
     case 'lockResistive': {
-      const held = state.lockSwitch ?? 'rest';
-      const supply = awake ? through(id, SENSOR_V, LADDER.pullUp) : [];
-      return [...supply, toGround(LADDER[held])];
+      const ladder = behind.ladder ?? LADDER;
+      const ohm = ladder[`${state.lockSwitch ?? 'rest'}Ohm`];
+      const supply = awake ? through(id, ladder.volts, ladder.pullUpOhm) : [];
+      return [...supply, ...(ohm === Infinity ? ghost(id, PICK_UP_V) : [toGround(ohm)])];
     }
     case 'speaker':
       return [
@@ -90,7 +102,45 @@ export function wireElements(wire: BenchWire, state: VehicleState, now: Unsettle
       return state.key === 'off' ? [toGround(SENSOR_OHM)] : through(id, SENSOR_V, SENSOR_OHM);
     case 'open':
       return ghost(id, behind.ghostV);
+    case 'pulses':
+      return pulseElements(wire, behind, { state, now });
   }
+}
+
+type Behind<Kind extends BenchWireKind['is']> = Extract<BenchWireKind, { readonly is: Kind }>;
+/** The state, and which half of a pulse it is. */
+interface Instant {
+  readonly state: VehicleState;
+  readonly now: Unsettled;
+}
+
+/** Volts of modules that pull their switches up themselves. */
+const MODULE_V = { module5: 5, module8: 8 } as const;
+
+function pullUpElements(
+  id: string,
+  { from = 'battery', pullUpOhm }: Behind<'switchToGround'>,
+  { state, now }: Instant,
+): Element[] {
+  if (!pullsUp(from, state) || (from === 'strokes' && now.pulse === 'off')) return [];
+  if (from === 'module5' || from === 'module8') return through(id, MODULE_V[from], pullUpOhm);
+  return [{ kind: 'resistor', a: BATTERY_POST, b: id, ohm: pullUpOhm }];
+}
+
+/** Pull-up of a pulse, Ω, and what the input behind a dead one is, Ω. */
+const PULSE_OHM = 2200;
+const INPUT_OHM = 47_000;
+
+function pulseElements(
+  wire: BenchWire,
+  { highV, rest }: Behind<'pulses'>,
+  { state, now }: Instant,
+): Element[] {
+  const on = state.key !== 'off' && state.key !== 'crank' && !state.asleep;
+  const high = isPulsing(wire, state) ? now.pulse === 'on' : on && rest === 'high';
+  return high
+    ? through(wire.id, highV, PULSE_OHM)
+    : [{ kind: 'resistor', a: wire.id, b: CHASSIS, ohm: on ? PULSE_OHM : INPUT_OHM }];
 }
 
 /** Two resistors of 120 Ω at the ends of a data pair (ISO 11898). */

@@ -19,6 +19,7 @@ export const BENCH_SUPPLIES = [
   'lowBeamSwitch',
   'brakeSwitch',
   'reverseSwitch',
+  'wiperSwitch',
   'unfed',
 ] as const;
 /** One kind of feed. */
@@ -55,6 +56,7 @@ const CONTACTS: Record<BenchSupply, Law> = {
   lowBeamSwitch: (state) => state.lamps && running(state),
   brakeSwitch: (state) => state.brake === true,
   reverseSwitch: (state) => running(state) && state.reverse === true,
+  wiperSwitch: (state) => running(state) && state.wiper === true,
   unfed: () => false,
 };
 

@@ -11,14 +11,27 @@ export type BenchWireKind =
   /** To ground through its switch; otherwise pulled up, for a module that wakes when it falls. */
   | {
       readonly is: 'switchToGround';
-      readonly by: 'door' | 'parkingBrake' | 'lock' | 'unlock';
+      readonly by: SwitchedBy;
+      /** The switch is closed when it is not worked. */
+      readonly inverted?: boolean;
       readonly pullUpOhm: number;
+      /** What pulls it up; left out: the battery. */
+      readonly from?: PullUp;
     }
+  /** To plus through its switch; a load lies beyond. */
+  | { readonly is: 'switchToPlus'; readonly by: SwitchedBy; readonly loadOhm: number }
   | { readonly is: 'lockPositive'; readonly by: 'lock' | 'unlock' }
   /** One lead of a lock motor: both rest on ground, one rises. */
   | { readonly is: 'lockMotor'; readonly by: 'lock' | 'unlock' }
   /** A module's 5 V behind a pull-up, loaded by resistors of the switch. */
-  | { readonly is: 'lockResistive' }
+  | { readonly is: 'lockResistive'; readonly ladder?: BenchLadder }
+  /** A wheel or an engine that gives pulses, pulled up while the key is on or not at all. */
+  | {
+      readonly is: 'pulses';
+      readonly by: 'rolling' | 'engine';
+      readonly highV: number;
+      readonly rest: 'high' | 'low';
+    }
   /** One lead of a speaker; the other end of the same speaker has the same name. */
   | {
       readonly is: 'speaker';
@@ -35,7 +48,7 @@ export type BenchWireKind =
   /** A data line; two of one pair have its terminating resistors between them. */
   | { readonly is: 'data'; readonly biasV: number; readonly pair?: string }
   | { readonly is: 'sensor' }
-  | { readonly is: 'turnLamp'; readonly bulbW: number }
+  | { readonly is: 'turnLamp'; readonly bulbW: number; readonly side?: 'turnLeft' | 'turnRight' }
   /** Ends somewhere in the car; picks up what its neighbours carry. */
   | { readonly is: 'open'; readonly ghostV: number };
 
@@ -45,12 +58,67 @@ export interface BenchWire {
   readonly behind: BenchWireKind;
 }
 
-/** Whether a wire's own switch is closed in a state. */
-export function switchClosed(
-  by: 'door' | 'parkingBrake' | 'lock' | 'unlock',
-  state: VehicleState,
-): boolean {
-  if (by === 'door') return state.driverDoor === 'open';
-  if (by === 'parkingBrake') return state.parkingBrake === true;
-  return state.lockSwitch === by;
+/** What works a switch. */
+export type SwitchedBy =
+  | 'door'
+  | 'parkingBrake'
+  | 'lock'
+  | 'unlock'
+  | 'hood'
+  | 'horn'
+  | 'lamps'
+  | 'turnLeft'
+  | 'turnRight';
+
+/** What may pull a switch wire up. */
+export type PullUp = 'battery' | 'key' | 'module5' | 'module8' | 'nothing' | 'strokes';
+
+/** A resistive lock switch: the module's volts and pull-up, and the ohms to ground of each way of the switch. */
+export interface BenchLadder {
+  readonly volts: number;
+  readonly pullUpOhm: number;
+  /** Infinity: open. */
+  readonly restOhm: number;
+  readonly lockOhm: number;
+  readonly unlockOhm: number;
+}
+
+/** Whether a wire's own switch is worked in a state. */
+export function switchClosed(by: SwitchedBy, state: VehicleState): boolean {
+  switch (by) {
+    case 'door':
+      return state.driverDoor === 'open';
+    case 'lock':
+    case 'unlock':
+      return state.lockSwitch === by;
+    case 'lamps':
+      return state.lamps;
+    default:
+      return state[by] === true;
+  }
+}
+
+/** Whether what pulls a switch wire up is there in a state; strokes come and go by themselves. */
+export function pullsUp(from: PullUp, state: VehicleState): boolean {
+  if (from === 'nothing') return false;
+  if (from === 'key') return state.key === 'run' || state.key === 'engine';
+  return from === 'battery' || !state.asleep;
+}
+
+/** Whether a wire's volts come and go by themselves in a state. */
+export function isPulsing({ behind }: BenchWire, state: VehicleState): boolean {
+  switch (behind.is) {
+    case 'turnLamp':
+      return state.hazard === true || (behind.side !== undefined && state[behind.side] === true);
+    case 'illumination':
+      return behind.pulsed && state.dimmed === true;
+    case 'switchToGround':
+      return behind.from === 'strokes' && !state.asleep;
+    case 'pulses':
+      return behind.by === 'engine'
+        ? state.key === 'engine'
+        : state.rolling === true && state.key !== 'off';
+    default:
+      return false;
+  }
 }

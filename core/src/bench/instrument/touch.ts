@@ -1,13 +1,14 @@
 import type { VehicleState } from '../../vehicle';
 import type { BenchCar, Instants } from '../car/benchCar';
+import { BATTERY_POST } from '../car/battery';
 import { slotNode } from '../car/nodes';
 import { CHASSIS } from '../network/element';
 import type { Port, SolvedNetwork } from '../network/solveNetwork';
 
 /** Where an instrument's clip sits. */
 export interface Clip {
-  /** Bare metal, or a wire or slot known to be constant. */
-  readonly to: 'ground' | { readonly pointId: string };
+  /** Bare metal, the battery's plus post, or a wire or slot known to be constant. */
+  readonly to: 'ground' | 'battery' | { readonly pointId: string };
   /** Resistance of the clip's contact, Ω: paint and rust make it kilohms. */
   readonly ohm: number;
 }
@@ -47,6 +48,11 @@ function asTouched(car: BenchCar, touch: BenchTouch): BenchCar {
   return isOut ? car : car.without(touch.pointId);
 }
 
+function clipNode(car: BenchCar, to: Clip['to']): string {
+  if (to === 'ground') return CHASSIS;
+  return to === 'battery' ? BATTERY_POST : nodeOf(car, to);
+}
+
 /** What lies between probe and clip at both instants of a pulse. */
 export function portsAt(
   car: BenchCar,
@@ -54,7 +60,7 @@ export function portsAt(
 ): { readonly on: Port; readonly off: Port } {
   const clip = touch.clip ?? GOOD_CLIP;
   const node = nodeOf(car, touch);
-  const against = clip.to === 'ground' ? CHASSIS : nodeOf(car, clip.to);
+  const against = clipNode(car, clip.to);
   const instants: Instants = asTouched(car, touch).at(touch.state);
   const seen = (network: SolvedNetwork): Port => {
     const port = network.port(node, against);

@@ -2,12 +2,14 @@ import type { CircuitFunction } from '../../vehicle';
 import { CIRCUIT_FUNCTIONS } from '../../vehicle';
 import type { StateEvidence } from './stateEvidence';
 import { gatherEvidence } from './stateEvidence';
+import { lockSteps } from './lockSteps';
+import { noneAtWire } from './noneAtWire';
 import type { PerLevel } from '../circuit/levels';
 import { LEVELS } from '../circuit/levels';
 import type { Reading } from '../reading/reading';
 import type { FunctionPrior } from '../legend/readLabel';
 import type { Hypothesis } from '../circuit/hypotheses';
-import { HYPOTHESES, UNKNOWN_LEVELS } from '../circuit/hypotheses';
+import { HYPOTHESES, ROW_WHEN, UNFED, UNKNOWN_LEVELS, unfedShare } from '../circuit/hypotheses';
 import type { Belief } from './sourcePrior';
 import type { Workings } from './workings';
 import { newWorkings } from './workings';
@@ -26,6 +28,11 @@ export interface Posterior {
   readonly criticalBy: readonly number[];
   /** What was read, by state. */
   readonly evidence: readonly StateEvidence[];
+  /**
+   * Of a wire, for each entry of `UNFED`: the share of each hypothesis in which its circuit does that where it is not fed. Of a
+   * slot nobody asks.
+   */
+  readonly unfed?: readonly Float64Array[];
 }
 
 /** "None of these" against one hypothesis, when nothing but readings counts. */
@@ -44,21 +51,58 @@ export function posterior(
 ): Posterior {
   const possible = possibleFor(prior);
   const evidence = gatherEvidence(readings, workings);
-  const fit = new Float64Array(COUNT).fill(1);
-  let noneFit = 1;
-  for (const { rowOf, agreements, levels } of evidence) {
-    for (let at = 0; at < possible.length; at += 1) {
-      const index = possible[at] as number;
-      fit[index] = (fit[index] as number) * (agreements[rowOf[index] as number] as number);
-    }
-    noneFit *= agreement(UNKNOWN_LEVELS, levels);
-  }
-  return weigh(prior, { possible, fit, noneFit, evidence });
+  const wire = possible === ON_SLOTS ? undefined : fitsOfWire(possible, evidence);
+  const fit = wire?.fit ?? fitsOfSlot(evidence);
+  const noneFit = wire === undefined ? noneAtSlot(evidence) : noneAtWire(evidence);
+  return {
+    ...weigh(prior, { possible, fit, noneFit, evidence }),
+    ...(wire === undefined ? {} : { unfed: wire.unfed }),
+  };
 }
 
 const COUNT = HYPOTHESES.length;
 const INDICES = HYPOTHESES.map((_, index) => index);
 const ON_SLOTS = INDICES.filter((index) => HYPOTHESES[index]?.onSlots === true);
+
+/** How well each hypothesis fits what was read at a slot. */
+function fitsOfSlot(evidence: readonly StateEvidence[]): Float64Array {
+  const fit = new Float64Array(COUNT).fill(1);
+  for (const { rowOf, agreements } of evidence)
+    for (const index of ON_SLOTS)
+      fit[index] = (fit[index] as number) * (agreements[rowOf[index] as number] as number);
+  return fit;
+}
+
+/** The same at a wire, where most states find most circuits dead: one that floats floats in all of them. */
+function fitsOfWire(
+  possible: readonly number[],
+  evidence: readonly StateEvidence[],
+): { readonly fit: Float64Array; readonly unfed: readonly Float64Array[] } {
+  const fit = new Float64Array(COUNT);
+  const steps = lockSteps(evidence);
+  const unfed = UNFED.map((way) => {
+    const rows = ROW_WHEN[way];
+    const shares = new Float64Array(COUNT);
+    for (const index of possible) {
+      let fits = unfedShare(HYPOTHESES[index] as Hypothesis, way) * (steps?.[index] ?? 1);
+      for (const { rowOf, agreements } of evidence)
+        fits *= agreements[rows[rowOf[index] as number] as number] as number;
+      shares[index] = fits;
+      fit[index] = (fit[index] as number) + fits;
+    }
+    return shares;
+  });
+  for (const shares of unfed)
+    for (const index of possible)
+      if ((fit[index] as number) > 0)
+        shares[index] = (shares[index] as number) / (fit[index] as number);
+  return { fit, unfed };
+}
+
+/** "None of these" at a slot: at any level in any state. */
+function noneAtSlot(evidence: readonly StateEvidence[]): number {
+  return evidence.reduce((product, { levels }) => product * agreement(UNKNOWN_LEVELS, levels), 1);
+}
 
 /** Functions that no fuse slot has. */
 const WIRE_ONLY = CIRCUIT_FUNCTIONS.filter((name) =>

@@ -4,6 +4,7 @@ import type { HiddenCircuits } from '../legend/hiddenCircuits';
 import type { FunctionWeights, SafetyClass } from '../legend/lexicon';
 import type { FunctionPrior, LabelReading, Written } from '../legend/readLabel';
 import { believedOf, readWritten } from '../legend/readLabel';
+import { isGivenBySwitch } from '../need/triggers';
 import type { ProbeSource } from '../reading/source';
 
 /** What is believed of a source before its first reading. */
@@ -153,6 +154,19 @@ function bareBelief({ kind, sought }: Pick<ProbeSource, 'kind' | 'sought'>): Bel
   return kind === 'point' ? POINT_BELIEF : undefined;
 }
 
+/** What may lie among wires that a switch's signal is searched for in, beside what is searched for. */
+const AMONG_SIGNALS: Partial<Record<CircuitFunction, number>> = {
+  lampsNegative: 0.05,
+  hoodSwitch: 0.05,
+  horn: 0.15,
+  wiper: 0.05,
+  speedPulse: 0.1,
+  tachPulse: 0.05,
+  // Nobody looks for a switch in a bunch of speaker leads.
+  speaker: 2,
+  none: 0.12,
+};
+
 /** Whoever looks for a signal in a bunch has reason to think that one wire or two of it carry it. Our own choice. */
 const SOUGHT_WEIGHT = 1.5;
 const SOUGHT = new Map<string, Belief>();
@@ -162,7 +176,10 @@ function soughtBelief(sought: readonly CircuitFunction[]): Belief {
   const key = sought.join();
   const known = SOUGHT.get(key);
   if (known !== undefined) return known;
-  const raised = Object.fromEntries(sought.map((name) => [name, SOUGHT_WEIGHT]));
+  const raised = {
+    ...(sought.some(isGivenBySwitch) ? AMONG_SIGNALS : {}),
+    ...Object.fromEntries(sought.map((name) => [name, SOUGHT_WEIGHT])),
+  };
   const belief = beliefFrom({ ...WIRE_WEIGHTS, ...raised });
   SOUGHT.set(key, belief);
   return belief;

@@ -1,53 +1,23 @@
 import type { CircuitFunction, VehicleState } from '../../vehicle';
-import { SHED_MINUTES } from '../../vehicle';
 import type { Level, PerLevel } from './levels';
 import { LEVELS } from './levels';
+import type { Hypothesis, Stand } from './hypothesis';
+import {
+  BULBS,
+  UNLOADED,
+  awake,
+  cranking,
+  fresh,
+  held,
+  live,
+  on,
+  running,
+  slot,
+  wire,
+} from './hypothesis';
+import { SWITCH_WIRES } from './switchWires';
 
-/** What a circuit is at in a state: a level, or `dead`, which is ground through its load or open. */
-type Stand = Level | 'dead';
-
-/** One way in which cars build a function: what the circuit is at in every state. */
-export interface Hypothesis {
-  /** What it would make of the source. */
-  readonly function: Exclude<CircuitFunction, 'none'>;
-  /** Names the variant within its function, e.g. "holds while cranking". */
-  readonly variant: string;
-  /** Share of this variant among circuits of the function; the shares of a function sum to 1. */
-  readonly share: number;
-  /** What the circuit is at in a state. */
-  readonly stand: (state: VehicleState) => Stand;
-  /** Chance that the dead circuit floats instead of lying at ground through its load. */
-  readonly openWhenDead: number;
-  /** Whether a fuse slot can have it; the others occur on wires only. */
-  readonly onSlots: boolean;
-}
-
-const on = (state: VehicleState): boolean =>
-  state.key === 'acc' || state.key === 'run' || state.key === 'engine';
-const running = (state: VehicleState): boolean => state.key === 'run' || state.key === 'engine';
-const cranking = (state: VehicleState): boolean => state.key === 'crank';
-const fresh = (state: VehicleState): boolean =>
-  state.key === 'off' && !state.asleep && (state.minutesSinceKeyOff ?? 0) < SHED_MINUTES;
-const held = (state: VehicleState): boolean => fresh(state) && !state.doorOpenedSinceKeyOff;
-const awake = (state: VehicleState): boolean => !state.asleep;
-
-/** Circuits with a load on them rarely float; the share is common practice. */
-const LOADED = 0.15;
-/** A position without a circuit floats. */
-const UNLOADED = 0.85;
-/** Bulbs hold their wire at ground. */
-const BULBS = 0.05;
-
-type Rows = readonly (readonly [
-  variant: string,
-  share: number,
-  stand: (state: VehicleState) => Stand,
-])[];
-
-const live =
-  (when: (state: VehicleState) => boolean) =>
-  (state: VehicleState): Stand =>
-    when(state) ? 'battery' : 'dead';
+export type { Hypothesis } from './hypothesis';
 
 /** The variant of a speaker lead that an amplifier drives. */
 export const FROM_AMPLIFIER = 'from an amplifier';
@@ -111,7 +81,7 @@ export const HYPOTHESES: readonly Hypothesis[] = [
     BULBS,
   ),
   ...slot('spare', [['unconnected', 1, () => 'dead']], UNLOADED),
-  ...wire('ground', [['chassis', 1, () => 'chassis']]),
+  ...wire('ground', [['chassis', 1, () => 'bonded']]),
   ...wire(
     'dimmedIllumination',
     [
@@ -129,35 +99,6 @@ export const HYPOTHESES: readonly Hypothesis[] = [
     BULBS,
   ),
   ...wire(
-    'turnHazard',
-    [['flasher', 1, (state) => (state.hazard === true ? 'pulse' : 'dead')]],
-    BULBS,
-  ),
-  ...wire(
-    'doorSwitch',
-    pulledUp('to ground', 1, (state) => state.driverDoor === 'open'),
-  ),
-  ...wire(
-    'parkingBrakeSwitch',
-    pulledUp('to ground', 1, (state) => state.parkingBrake === true),
-  ),
-  ...wire(
-    'lockNegative',
-    (['lock', 'unlock'] as const).flatMap((by) =>
-      pulledUp(by, 0.5, (state) => state.lockSwitch === by),
-    ),
-  ),
-  ...wire('lockPositive', heldRows('battery', 'dead'), 0.4),
-  ...wire('lockReversing', heldRows('battery', 'chassis'), 0.02),
-  ...wire('lockMultiplex', [
-    [
-      'resistors',
-      1,
-      (state) =>
-        state.asleep ? 'dead' : (state.lockSwitch ?? 'rest') === 'rest' ? 'five' : 'part',
-    ],
-  ]),
-  ...wire(
     'speaker',
     [
       ['to the speaker', 0.93, () => 'open'],
@@ -172,6 +113,7 @@ export const HYPOTHESES: readonly Hypothesis[] = [
     ['single wire', 0.15, (state) => (state.asleep ? 'dead' : 'pulse')],
   ]),
   ...wire('sensor', [['5 V feed', 1, (state) => (state.key === 'off' ? 'dead' : 'five')]]),
+  ...SWITCH_WIRES,
 ];
 
 /** Where it is not one in a thousand: a circuit that should be dead is at battery voltage a little more often. */
@@ -181,6 +123,8 @@ const ODDLY: Partial<Record<Level, number>> = {
   bus: 0.0003,
   five: 0.0003,
   pulse: 0.0005,
+  open: 0.0005,
+  quiet: 0.0005,
 };
 /**
  * How often a circuit is at a level that its hypothesis does not expect: shed loads, door modules, relays of an option.
@@ -188,9 +132,18 @@ const ODDLY: Partial<Record<Level, number>> = {
  */
 const ODD: PerLevel = LEVELS.map((level) => ODDLY[level] ?? 0.001);
 
-/** The chance of each level that a hypothesis gives a circuit in a state. */
-export function expectedLevels(hypothesis: Hypothesis, state: VehicleState): PerLevel {
-  return LEVEL_ROWS[levelRowOf(hypothesis, state)] as PerLevel;
+/**
+ * The chance of each level that a hypothesis gives a circuit in a state.
+ *
+ * @param unfed what the circuit does where it is not fed; left out: any of them
+ */
+export function expectedLevels(
+  hypothesis: Hypothesis,
+  state: VehicleState,
+  unfed?: Unfed,
+): PerLevel {
+  const row = levelRowOf(hypothesis, state);
+  return LEVEL_ROWS[unfed === undefined ? row : (ROW_WHEN[unfed][row] ?? row)] as PerLevel;
 }
 
 /** The same as an entry of `LEVEL_ROWS`; many hypotheses share one. */
@@ -201,17 +154,36 @@ export function levelRowOf(hypothesis: Hypothesis, state: VehicleState): number 
   return row;
 }
 
-function levelRow(expected: Partial<Record<Level, number>>): PerLevel {
-  const rest = 1 - ODD.reduce((sum, share) => sum + share, 0);
-  return LEVELS.map((level, index) => (ODD[index] ?? 0) + rest * (expected[level] ?? 0));
+function levelRow(expected: Partial<Record<Level, number>>, odd: PerLevel = ODD): PerLevel {
+  const rest = 1 - odd.reduce((sum, share) => sum + share, 0);
+  return LEVELS.map((level, index) => (odd[index] ?? 0) + rest * (expected[level] ?? 0));
 }
 
+/** What is bolted to the body, or ends nowhere, is at another level so much more rarely. */
+const SETTLED: PerLevel = ODD.map((share) => share / 20);
+
+/** What floats shows a ghost on a meter as often as not. */
+const FLOATING = { open: 0.5, quiet: 0.5 };
+
+type RowKey = Stand | 'ghost' | number;
+
 /** The rows by what the circuit is at; dead ones by their chance to float. */
-const ROWS: ReadonlyMap<Stand | number, PerLevel> = new Map<Stand | number, PerLevel>([
+const ROWS: ReadonlyMap<RowKey, PerLevel> = new Map<RowKey, PerLevel>([
   ...LEVELS.map((level) => [level, levelRow({ [level]: 1 })] as const),
+  ['open', levelRow(FLOATING)],
+  ['ghost', levelRow({ open: 1 }, SETTLED)],
+  ['quiet', levelRow({ quiet: 1 }, SETTLED)],
+  ['bonded', levelRow({ chassis: 1 }, SETTLED)],
   ...HYPOTHESES.map(
     ({ openWhenDead }) =>
-      [openWhenDead, levelRow({ open: openWhenDead, ground: 1 - openWhenDead })] as const,
+      [
+        openWhenDead,
+        levelRow({
+          open: openWhenDead / 2,
+          quiet: openWhenDead / 2,
+          ground: 1 - openWhenDead,
+        }),
+      ] as const,
   ),
 ]);
 
@@ -227,7 +199,7 @@ export function sharesOf(
   for (const hypothesis of HYPOTHESES.filter((one) => one.function === of)) {
     const stand = hypothesis.stand(state);
     if (stand === 'battery') live += hypothesis.share;
-    else if (stand === 'dead' || stand === 'chassis') dead += hypothesis.share;
+    else if (['dead', 'chassis', 'bonded'].includes(stand)) dead += hypothesis.share;
   }
   return { live, dead };
 }
@@ -237,54 +209,38 @@ export function isLive(hypothesis: Hypothesis, state: VehicleState): boolean {
   return hypothesis.stand(state) === 'battery';
 }
 
+/** What a circuit does in every state in which it is not fed: it lies at ground, or floats with a ghost on it, or without. */
+export const UNFED = ['ground', 'ghost', 'quiet'] as const;
+/** One of them. */
+export type Unfed = (typeof UNFED)[number];
+
+/** For each entry of `LEVEL_ROWS` the entry that stands for it where a circuit is known to do so. */
+export const ROW_WHEN: Record<Unfed, Uint8Array> = {
+  ground: rowsWhen('ground'),
+  ghost: rowsWhen('ghost'),
+  quiet: rowsWhen('quiet'),
+};
+
+function rowsWhen(unfed: Unfed): Uint8Array {
+  const keys = [...ROWS.keys()];
+  return Uint8Array.from(keys, (key, index) => {
+    const mixed = typeof key === 'number' || (key === 'open' && unfed !== 'ground');
+    return mixed ? keys.indexOf(unfed) : index;
+  });
+}
+
+/** Share of the ways in which a hypothesis' circuit is not fed. */
+export function unfedShare({ openWhenDead }: Hypothesis, unfed: Unfed): number {
+  return unfed === 'ground' ? 1 - openWhenDead : openWhenDead / 2;
+}
+
 /** Every row of level chances that occurs. */
 export const LEVEL_ROWS: readonly PerLevel[] = [...ROWS.values()];
-const ROW_INDEX: ReadonlyMap<Stand | number, number> = new Map(
+const ROW_INDEX: ReadonlyMap<RowKey, number> = new Map(
   [...ROWS.keys()].map((key, index) => [key, index]),
 );
 
 /** What "none of these" expects in any state: nothing in particular, but the same at every look. */
-export const UNKNOWN_LEVELS: PerLevel = [0.38, 0.18, 0.04, 0.22, 0.08, 0.03, 0.02, 0.03, 0.02];
-
-function slot(of: Hypothesis['function'], rows: Rows, openWhenDead = LOADED): Hypothesis[] {
-  return rows.map(([variant, share, stand]) => ({
-    function: of,
-    variant,
-    share,
-    stand,
-    openWhenDead,
-    onSlots: true,
-  }));
-}
-
-function wire(of: Hypothesis['function'], rows: Rows, openWhenDead = LOADED): Hypothesis[] {
-  return slot(of, rows, openWhenDead).map((one) => ({ ...one, onSlots: false }));
-}
-
-/**
- * A wire that its switch ties to ground, one row for each thing that may pull it up at rest, which is the same in every
- * state: the battery through a lamp, a module's part voltage, or nothing.
- */
-function pulledUp(variant: string, share: number, tied: (state: VehicleState) => boolean): Rows {
-  return (
-    [
-      ['battery', 0.4],
-      ['part', 0.25],
-      ['five', 0.15],
-      ['open', 0.2],
-    ] as const
-  ).map(([level, part]) => [
-    `${variant}, from ${level}`,
-    share * part,
-    (state) => (tied(state) ? 'chassis' : level),
-  ]);
-}
-
-/** A wire that changes while the switch is held one way; one row per direction. */
-function heldRows(held: Stand, rest: Stand): Rows {
-  return (['lock', 'unlock'] as const).map((by) => [
-    by,
-    0.5,
-    (state: VehicleState) => (state.lockSwitch === by ? held : rest),
-  ]);
-}
+export const UNKNOWN_LEVELS: PerLevel = [
+  0.38, 0.18, 0.04, 0.11, 0.11, 0.08, 0.03, 0.02, 0.03, 0.02,
+];

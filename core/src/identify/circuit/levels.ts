@@ -3,7 +3,7 @@ import type { Glow, Reading } from '../reading/reading';
 
 /**
  * Electrical levels a point can be at: battery voltage; ground through a load; the chassis itself; open, so that a meter shows ghost
- * voltages; part of the battery voltage, as on a pull-up; pulsing between on and off; half the supply, as amplifier
+ * voltages; open and quiet, so that it shows none; part of the battery voltage, as on a pull-up; pulsing between on and off; half the supply, as amplifier
  * outputs; a data line's bias; a sensor's 5 V.
  */
 export const LEVELS = [
@@ -11,6 +11,7 @@ export const LEVELS = [
   'ground',
   'chassis',
   'open',
+  'quiet',
   'part',
   'pulse',
   'half',
@@ -33,8 +34,6 @@ const SLIP_SPAN_V = 16;
 const GROUND_SIGMA_V = 0.12;
 /** Mean of the ghost voltage that a 10 MΩ meter shows on an open wire, V. Common practice: mostly under 3 V. */
 const GHOST_MEAN_V = 1.6;
-/** Share of open points on which the meter shows no ghost at all. */
-const QUIET_OPEN = 0.5;
 /** Voltages and spreads of the levels that sit somewhere: half a supply, a bus bias, a sensor supply. Common practice. */
 const HALF_V: readonly [number, number] = [6.2, 0.7];
 const BUS_V: readonly [number, number] = [2.5, 0.3];
@@ -72,6 +71,7 @@ const GLOW: Record<Level, GlowRow> = {
   ground: [0.0002, 0.0018, 0.997, 0.001],
   chassis: [0.0002, 0.0018, 0.997, 0.001],
   open: [0.0002, 0.0018, 0.997, 0.001],
+  quiet: [0.0002, 0.0018, 0.997, 0.001],
   part: [0.1, 0.45, 0.44, 0.01],
   pulse: [0.1, 0.35, 0.05, 0.5],
   half: [0.15, 0.8, 0.04, 0.01],
@@ -86,6 +86,7 @@ const GLOW_FROM_CONSTANT: Record<Level, GlowRow> = {
   ground: [0.25, 0.2, 0.549, 0.001],
   chassis: [0.96, 0.03, 0.009, 0.001],
   open: [0.003, 0.011, 0.985, 0.001],
+  quiet: [0.003, 0.011, 0.985, 0.001],
   part: [0.1, 0.3, 0.59, 0.01],
   pulse: [0.1, 0.35, 0.05, 0.5],
   half: [0.15, 0.8, 0.04, 0.01],
@@ -96,6 +97,7 @@ const GLOW_FROM_CONSTANT: Record<Level, GlowRow> = {
 const GLOW_LED: Record<Level, GlowRow> = {
   ...GLOW,
   open: [0.01, 0.06, 0.925, 0.005],
+  quiet: [0.01, 0.06, 0.925, 0.005],
   part: [0.45, 0.4, 0.14, 0.01],
   half: [0.85, 0.13, 0.01, 0.01],
   bus: [0.05, 0.65, 0.25, 0.05],
@@ -109,6 +111,7 @@ const JUMPS: Record<Level, number> = {
   ground: 0.002,
   chassis: 0.002,
   open: 0.02,
+  quiet: 0.02,
   part: 0.03,
   pulse: 0.85,
   half: 0.01,
@@ -122,6 +125,7 @@ const OHMS: Record<Level, readonly [hard: number, few: number, many: number, non
   ground: [0.02, 0.13, 0.83, 0.02],
   chassis: [0.84, 0.15, 0.005, 0.005],
   open: [0.005, 0.005, 0.09, 0.9],
+  quiet: [0.005, 0.005, 0.09, 0.9],
   part: [0.01, 0.04, 0.75, 0.2],
   pulse: [0.1, 0.4, 0.3, 0.2],
   half: [0.01, 0.04, 0.75, 0.2],
@@ -184,7 +188,8 @@ interface Under {
 }
 
 function voltDensity(level: Level, volts: number, under: Under): number {
-  const slip = SLIP / SLIP_SPAN_V + MISSED * 2 * normal(volts, NOTHING_SIGMA_V);
+  const shown = under.fromConstant ? under.battery.mean - volts : volts;
+  const slip = SLIP / SLIP_SPAN_V + MISSED * 2 * normal(shown, NOTHING_SIGMA_V);
   return (1 - SLIP - MISSED) * cleanDensity(level, volts, under) + slip;
 }
 
@@ -197,13 +202,13 @@ function cleanDensity(level: Level, volts: number, under: Under): number {
     case 'chassis':
       // Counted down from the battery, ground carries the battery's spread.
       return under.fromConstant ? normal(volts, sigma) : 2 * normal(volts, GROUND_SIGMA_V);
-    case 'open': {
+    case 'open':
+      if (under.fromConstant) return leaking(mean - volts, mean);
+      return Math.exp(-volts / GHOST_MEAN_V) / GHOST_MEAN_V;
+    case 'quiet':
       // An open wire follows the clip through the meter: near ground, or near the constant.
-      const from = under.fromConstant ? mean - volts : volts;
-      const quiet = 2 * normal(from, GROUND_SIGMA_V);
-      const ghost = from < 0 ? 0 : Math.exp(-from / GHOST_MEAN_V) / GHOST_MEAN_V;
-      return QUIET_OPEN * quiet + (1 - QUIET_OPEN) * ghost;
-    }
+      if (!under.fromConstant) return 2 * normal(volts, GROUND_SIGMA_V);
+      return 0.5 * 2 * normal(mean - volts, sigma) + 0.5 * leaking(mean - volts, mean);
     case 'part':
     case 'pulse': {
       const [low, high] = PART_RANGE_V;
@@ -216,6 +221,14 @@ function cleanDensity(level: Level, volts: number, under: Under): number {
     case 'five':
       return normal(volts - FIVE_V[0], FIVE_V[1]);
   }
+}
+
+/** Damp insulation of a few megohms holds an open wire back from the constant: anywhere, but never all the way. */
+const LEAK_SHARE = 0.75;
+
+function leaking(volts: number, batteryV: number): number {
+  const most = LEAK_SHARE * batteryV;
+  return volts >= 0 && volts <= most ? 1 / most : 0;
 }
 
 function batteryDensity(volts: number, { mean, sigma, off, range }: BatteryVolts): number {

@@ -32,16 +32,22 @@ export const LOOK_ALIKES: Record<CircuitFunction, readonly LookAlike[]> = {
     { place: 'reverse', separates: ['spare'] },
     { place: 'run', separates: ['ignitionRun'] },
   ],
-  turnHazard: [
-    { place: 'hazard', separates: ['spare'] },
+  turnHazard: [],
+  doorSwitch: [
+    { place: 'justOff', separates: ['ground', 'spare'] },
     { place: 'off', separates: ['constant'] },
   ],
-  doorSwitch: [{ place: 'justOff', separates: ['ground'] }],
-  parkingBrakeSwitch: [{ place: 'parkingBrake', separates: ['speaker', 'spare'] }],
-  lockNegative: [{ place: 'lock', separates: ['spare'] }],
-  lockPositive: [{ place: 'lock', separates: ['spare'] }],
-  lockReversing: [{ place: 'lock', separates: ['ground'] }],
-  lockMultiplex: [{ place: 'lock', separates: ['sensor'] }],
+  hoodSwitch: switched('hood'),
+  parkingBrakeSwitch: switched('parkingBrake'),
+  lampsNegative: switched('lamps'),
+  horn: switched('horn'),
+  wiper: switched('wiper'),
+  speedPulse: switched('rolling'),
+  tachPulse: switched('engine'),
+  lockNegative: lockWire(),
+  lockPositive: lockWire(),
+  lockReversing: lockWire(),
+  lockMultiplex: lockWire(),
   speaker: [{ place: 'run', separates: ['dataBus', 'sensor'] }],
   amplifierTurnOn: [],
   antennaTurnOn: [],
@@ -101,3 +107,19 @@ export const LOOK_ALIKES: Record<CircuitFunction, readonly LookAlike[]> = {
   ],
   none: [],
 };
+
+/** What a switch changes must have been seen with it and at rest. */
+function switched(place: StitchPlace): readonly LookAlike[] {
+  return [
+    { place, separates: ['spare', 'ground'] },
+    { place: 'run', separates: ['constant'] },
+  ];
+}
+
+/** A wire that falls at lock may step at unlock: then it is one wire for both. */
+function lockWire(): readonly LookAlike[] {
+  return [
+    { place: 'lock', separates: ['spare', 'sensor'] },
+    { place: 'unlock', separates: ['lockMultiplex'] },
+  ];
+}

@@ -205,10 +205,17 @@ function doubtfulOf(
   pairedIds: ReadonlySet<string>,
 ): readonly string[] {
   return judged
-    .filter(
-      ({ settled, role, wireId }) => !settled && JOINED.includes(role) && !pairedIds.has(wireId),
-    )
+    .filter((one) => !one.settled && !pairedIds.has(one.wireId) && mayBeJoined(one))
     .map(({ wireId }) => wireId);
+}
+
+/** From here up something to be joined is likely enough to be proved. */
+const MAY_BE_JOINED = 0.3;
+
+function mayBeJoined({ role, ranked }: WireVerdict): boolean {
+  return ranked.some(
+    (one) => JOINED.includes(one.role) && (one.role === role || one.probability >= MAY_BE_JOINED),
+  );
 }
 
 function assertReadings(session: HarnessSession): void {

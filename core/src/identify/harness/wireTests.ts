@@ -73,6 +73,7 @@ const SEEN_BY: Record<WireLook['instrument'], Record<Level, number>> = {
     ground: 1,
     chassis: 1,
     open: 1,
+    quiet: 1,
     part: 2,
     pulse: 3,
     half: 4,
@@ -84,6 +85,7 @@ const SEEN_BY: Record<WireLook['instrument'], Record<Level, number>> = {
     ground: 2,
     chassis: 1,
     open: 0,
+    quiet: 0,
     part: 2,
     pulse: 2,
     half: 2,
@@ -95,6 +97,7 @@ const SEEN_BY: Record<WireLook['instrument'], Record<Level, number>> = {
     ground: 0,
     chassis: 1,
     open: 0,
+    quiet: 0,
     part: 0,
     pulse: 2,
     half: 2,
@@ -174,7 +177,7 @@ function concerns(
     return !known.pairedIds.has(belief.wire.id) && isDeadAwake(belief.wire.id, session);
   // A few ohms may be a poor ground or a cold bulb: the lamp on the constant tells, as it does where there is no ohmmeter.
   if (look.instrument === 'lamp' && session.cannot?.includes('ohmmeter') !== true)
-    return belief.role === 'ground' && wasMeasured(belief.wire.id, session);
+    return mayBeGround(belief) && wasMeasured(belief.wire.id, session);
   return !known.pairedIds.has(belief.wire.id) && mayCarryCurrent(belief, session);
 }
 
@@ -188,6 +191,13 @@ const RIVAL_BITS = 0.2;
 
 function leastBits(belief: WireBelief, look: WireLook): number {
   return look.name === 'parkingBrake' && belief.role === 'constant' ? RIVAL_BITS : 0;
+}
+
+/** From here up a wire of a few ohms is worth the lamp: the other choice is a load. */
+const MAY_BE_GROUND = 0.3;
+
+function mayBeGround({ together }: WireBelief): boolean {
+  return (together[WIRE_ROLES.indexOf('ground')] ?? 0) >= MAY_BE_GROUND;
 }
 
 function wasMeasured(wireId: string, session: HarnessSession): boolean {

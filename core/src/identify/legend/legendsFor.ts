@@ -2,8 +2,8 @@ import type { CircuitFunction } from '../../vehicle';
 import type { NeedRole } from '../need/needs';
 import { LEXICON } from './lexicon';
 
-/** Functions that serve each role. */
-const SERVING: Record<NeedRole, readonly CircuitFunction[]> = {
+/** Functions that serve each role; what a switch gives stands in no fuse slot. */
+const SERVING: Partial<Record<NeedRole, readonly CircuitFunction[]>> = {
   constant: ['constant'],
   switched: ['accessory', 'retainedAccessory', 'ignitionRun', 'ignitionRunCrank'],
   illumination: ['lamps'],
@@ -25,7 +25,7 @@ export function legendsFor(role: NeedRole, most: number): string[] {
   return LEXICON.filter((entry) => entry.safety === 'free')
     .map(({ terms, weights }) => ({
       term: terms[0] ?? '',
-      share: shareOf(SERVING[role], weights),
+      share: shareOf(SERVING[role] ?? [], weights),
     }))
     .filter(({ share }) => share >= WORTH_A_LOOK)
     .slice(0, most)

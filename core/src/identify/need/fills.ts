@@ -1,6 +1,7 @@
 import { mayHaveMissed } from '../belief/missedTouch';
 import type { StitchPlace } from '../../vehicle';
 import { placeOf } from '../../vehicle';
+import { isPlain } from '../reading/reading';
 import type { Verdict } from '../verdict/verdict';
 import type { Field, Until } from './field';
 import type { Meeting, Need } from './needs';
@@ -25,9 +26,11 @@ export function fills(need: Need | Meeting, verdict: Verdict, until: Until = 'ro
   );
 }
 
-/** Whether a source was read at a place. */
+/** Whether a source was read at a place, against ground and by its voltage or by a lamp. */
 export function isRead(place: StitchPlace, verdict: Verdict): boolean {
-  return verdict.posterior.evidence.some((one) => placeOf(one.state) === place);
+  return verdict.posterior.evidence.some(
+    (one) => placeOf(one.state) === place && one.readings.some(isPlain),
+  );
 }
 
 /**

@@ -5,10 +5,18 @@ import type { PerLevel } from '../circuit/levels';
 import { LEVELS } from '../circuit/levels';
 import type { Posterior } from '../belief/posterior';
 import { visitsFor } from '../visit/workCosts';
-import { SURE, SURE_BY_READINGS, SURE_SIGNAL, SURE_SIGNAL_BY_READINGS } from './thresholds';
+import type { TriggerRole } from './triggers';
+import { TRIGGERS, TRIGGER_ROLES, givenBy, isGivenBySwitch, isTrigger } from './triggers';
+import {
+  SURE,
+  SURE_BY_READINGS,
+  SURE_SIGNAL,
+  SURE_SIGNAL_BY_READINGS,
+  SURE_TRIGGER,
+} from './thresholds';
 import { HYPOTHESES, LEVEL_ROWS, UNKNOWN_LEVELS, isLive } from '../circuit/hypotheses';
 
-/** Roles of a supply that a fuse slot can fill, and of signals that come with what the car does: reverse, brake, starter. */
+/** Roles of a supply that a fuse slot can fill, and of signals: live with what the car does, or given by a switch. */
 export const NEED_ROLES = [
   'constant',
   'switched',
@@ -16,6 +24,7 @@ export const NEED_ROLES = [
   'reverse',
   'brake',
   'starter',
+  ...TRIGGER_ROLES,
 ] as const;
 /** One role. */
 export type NeedRole = (typeof NEED_ROLES)[number];
@@ -58,8 +67,9 @@ export function requirementsOf(need: Need): readonly Requirement[] {
   return requirements;
 }
 
-function roleRequirements(need: Need): Requirement[] {
-  switch (need.role) {
+function roleRequirements({ role, ...need }: Need): Requirement[] {
+  if (isTrigger(role)) return [];
+  switch (role) {
     case 'constant':
       return [
         live('off'),
@@ -90,7 +100,9 @@ function roleRequirements(need: Need): Requirement[] {
  * ones in which people take a look-alike for it. A constant that is live asleep needs no look at key off.
  */
 export function mustSeeOf(need: Need): readonly StitchPlace[] {
-  const places: StitchPlace[] = [MUST_SEE[need.role]];
+  const { role } = need;
+  if (isTrigger(role)) return TRIGGERS[role].mustSee;
+  const places: StitchPlace[] = [MUST_SEE[role]];
   if (need.role === 'switched' && need.mayStayLiveAwake === true) places[0] = 'asleep';
   if (need.role === 'switched' && need.holdsCranking === true) places.push('crank');
   if (isSignal(need)) places.push(SIGNAL_REST[need.role as SignalRole]);
@@ -120,16 +132,20 @@ const SIGNAL_FUNCTIONS: Record<SignalRole, CircuitFunction> = {
 export function soughtBy(
   needs: readonly Pick<Need, 'role'>[],
 ): readonly CircuitFunction[] | undefined {
-  const sought = needs.filter(isSignal).map(({ role }) => SIGNAL_FUNCTIONS[role as SignalRole]);
+  const sought = needs
+    .filter(isSignal)
+    .flatMap(({ role }) =>
+      isTrigger(role) ? TRIGGERS[role].functions : SIGNAL_FUNCTIONS[role as SignalRole],
+    );
   return sought.length === 0 ? undefined : [...new Set(sought)].sort();
 }
 
 /** Whether a need asks for a signal rather than a supply. */
 export function isSignal({ role }: Pick<Need, 'role'>): boolean {
-  return role in SIGNAL_REST;
+  return role in SIGNAL_REST || isTrigger(role);
 }
 
-const MUST_SEE: Record<NeedRole, StitchPlace> = {
+const MUST_SEE: Record<Exclude<NeedRole, TriggerRole>, StitchPlace> = {
   constant: 'asleep',
   switched: 'off',
   illumination: 'lamps',
@@ -144,6 +160,7 @@ export function sureOf(need: Pick<Need, 'role'>): {
   /** By the readings alone. */
   readonly byReadings: number;
 } {
+  if (isTrigger(need.role)) return { believed: SURE_TRIGGER, byReadings: SURE_SIGNAL_BY_READINGS };
   return isSignal(need)
     ? { believed: SURE_SIGNAL, byReadings: SURE_SIGNAL_BY_READINGS }
     : { believed: SURE, byReadings: SURE_BY_READINGS };
@@ -168,8 +185,13 @@ export interface Meeting {
 /** Prepares a need. */
 export function meetingOf(need: Need): Meeting {
   const requirements = requirementsOf(need);
+  const { role } = need;
+  const given = isTrigger(role) ? givenBy(role) : undefined;
   const byDesign = requirements.map(({ state, want }) =>
-    HYPOTHESES.map((hypothesis) => isLive(hypothesis, state) === (want === 'live')),
+    HYPOTHESES.map(
+      (hypothesis) =>
+        isLive(hypothesis, state) === (want === 'live') && !isGivenBySwitch(hypothesis.function),
+    ),
   );
   const known = new WeakMap<Posterior, Float64Array>();
   return {
@@ -177,9 +199,9 @@ export function meetingOf(need: Need): Meeting {
     requirements,
     visits: visitsFor(requirements.map(({ place }) => place)),
     mustSee: mustSeeOf(need),
-    serving: (given) => {
-      const serving = known.get(given) ?? servingOf(requirements, byDesign, given);
-      known.set(given, serving);
+    serving: (posterior) => {
+      const serving = given ?? known.get(posterior) ?? servingOf(requirements, byDesign, posterior);
+      known.set(posterior, serving);
       return serving;
     },
   };

@@ -5,6 +5,11 @@ export const SURE = 0.97;
  * function that has a name: it is proved at the end in any case.
  */
 export const SURE_SIGNAL = 0.9;
+/**
+ * The same for what a switch gives: a single touch that missed the metal would look like a change, so that another look
+ * is wanted where a constant is nearly as likely.
+ */
+export const SURE_TRIGGER = 0.97;
 /** And by its readings alone: both states that make a signal must have been seen in any case. */
 export const SURE_SIGNAL_BY_READINGS = 0.75;
 /** And from here up by its readings alone: no legend makes up for a state that nobody has seen. */

@@ -1,6 +1,8 @@
 import type { CircuitFunction } from '../../vehicle';
 import { CIRCUIT_FUNCTIONS, stateId } from '../../vehicle';
 import type { StateEvidence } from '../belief/stateEvidence';
+import { LEAVES } from '../belief/noneAtWire';
+import { lockSteps } from '../belief/lockSteps';
 import { saysNothingOfLevel } from '../belief/stateEvidence';
 import { LEVELS, likelihoods } from '../circuit/levels';
 import type { Posterior } from '../belief/posterior';
@@ -9,11 +11,13 @@ import type { Reading } from '../reading/reading';
 import {
   HYPOTHESES,
   LEVEL_ROWS,
+  UNFED,
   UNKNOWN_LEVELS,
   expectedLevels,
   levelRowOf,
+  unfedShare,
 } from '../circuit/hypotheses';
-import type { Hypothesis } from '../circuit/hypotheses';
+import type { Hypothesis, Unfed } from '../circuit/hypotheses';
 import type { Belief } from '../belief/sourcePrior';
 
 /**
@@ -26,8 +30,14 @@ export function plainPosterior(prior: Belief, readings: readonly Reading[]): Pos
     told.filter(({ state }) => stateId(state) === id),
   );
   const isSlot = CIRCUIT_FUNCTIONS.every((name) => prior.functions[name] === 0 || isOnSlots(name));
-  const fits = HYPOTHESES.map((hypothesis) => fitOf(hypothesis, { prior, groups, isSlot }));
-  const noneFit = groups.reduce((fit, group) => fit * chanceOf(UNKNOWN_LEVELS, group), 1);
+  const evidence = groups.flatMap(evidenceOf);
+  const steps = isSlot ? undefined : lockSteps(evidence);
+  const fits = HYPOTHESES.map(
+    (hypothesis, index) => fitOf(hypothesis, { prior, groups, isSlot }) * (steps?.[index] ?? 1),
+  );
+  const noneFit = isSlot
+    ? groups.reduce((fit, group) => fit * chanceOf(UNKNOWN_LEVELS, group), 1)
+    : restingFit(groups.filter(isKeyOff)) * restingFit(groups.filter((one) => !isKeyOff(one)));
   const share = (given: Belief['functions']): number[] =>
     HYPOTHESES.map((one, index) => given[one.function] * (fits[index] ?? 0));
   const total = sum(share(prior.functions)) + prior.functions.none * noneFit;
@@ -47,7 +57,7 @@ export function plainPosterior(prior: Belief, readings: readonly Reading[]): Pos
     byReadings: [...fits, NONE_SHARE * noneFit].map((weight) => weight / alike),
     critical: sum(criticalBy),
     criticalBy,
-    evidence: groups.flatMap(evidenceOf),
+    evidence,
   };
 }
 
@@ -63,12 +73,32 @@ function fitOf(
   const isPossible =
     hypothesis.onSlots || (!given.isSlot && given.prior.functions[hypothesis.function] > 0);
   if (!isPossible) return 0;
-  return given.groups.reduce((fit, group) => {
-    const [first] = group;
-    return first === undefined
-      ? fit
-      : fit * chanceOf(expectedLevels(hypothesis, first.state), group);
-  }, hypothesis.share);
+  const inAll = (unfed?: Unfed): number =>
+    given.groups.reduce((fit, group) => {
+      const [first] = group;
+      if (first === undefined) return fit;
+      return fit * chanceOf(expectedLevels(hypothesis, first.state, unfed), group);
+    }, hypothesis.share);
+  if (given.isSlot) return inAll();
+  return UNFED.reduce((fit, unfed) => fit + unfedShare(hypothesis, unfed) * inAll(unfed), 0);
+}
+
+function isKeyOff([first]: readonly Reading[]): boolean {
+  return first?.state.key === 'off';
+}
+
+/** "None of these" at a wire: over all levels that it may rest at, each state rests there or, seldom, is anywhere. */
+function restingFit(groups: readonly (readonly Reading[])[]): number {
+  if (groups.length === 0) return 1;
+  return sum(
+    LEVELS.map((_, rest) =>
+      groups.reduce(
+        (fit, group) =>
+          fit * ((1 - LEAVES) * shownAt(rest, group) + LEAVES * chanceOf(UNKNOWN_LEVELS, group)),
+        UNKNOWN_LEVELS[rest] ?? 0,
+      ),
+    ),
+  );
 }
 
 /** Chance of what was read in one state: over all levels, how likely the level is times how likely it shows so. */

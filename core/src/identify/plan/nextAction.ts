@@ -22,6 +22,10 @@ export interface Visit {
   readonly withLamp: readonly string[];
   /** Seconds of work, change of state included. */
   readonly seconds: number;
+  /** What they are touched with; left out: whatever is in hand. */
+  readonly instrument?: 'meter' | 'ohmmeter';
+  /** Where its other end sits; left out: ground. */
+  readonly clip?: 'ground' | 'constant';
 }
 
 /** Everything the planner looks at. */
@@ -34,6 +38,10 @@ export interface PlanInput extends Field {
   readonly lamp: boolean;
   /** Works out the cheapest order of visits. */
   readonly order: OrderOfVisits;
+  /** Where the instrument is clipped now; left out: ground. */
+  readonly clip?: 'ground' | 'constant';
+  /** Nobody else is there to hold a pedal or a switch; left out: somebody is. */
+  readonly alone?: boolean;
 }
 
 /** What to do next. */
@@ -228,6 +236,13 @@ const ARRIVE: Record<StitchPlace, string> = {
   lock: 'Hold the lock switch at lock',
   unlock: 'Hold the lock switch at unlock',
   hazard: 'Hazard lamps on',
+  hood: 'Open the hood',
+  turnLeft: 'Key to run, turn lever to the left',
+  turnRight: 'Key to run, turn lever to the right',
+  horn: 'Press the horn',
+  wiper: 'Key to run, wiper on',
+  rolling: 'Key to run, turn the lifted wheel by hand',
+  everything: 'Key to run, everything on',
 };
 
 /** Cautions of the step itself; the vehicle maker's service information comes first. */

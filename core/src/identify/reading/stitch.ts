@@ -50,6 +50,13 @@ const PLACE_SHORT: Record<StitchPlace, string> = {
   lock: 'lock',
   unlock: 'unlock',
   hazard: 'hazard',
+  hood: 'hood',
+  turnLeft: 'left',
+  turnRight: 'right',
+  horn: 'horn',
+  wiper: 'wiper',
+  rolling: 'wheel turned',
+  everything: 'everything on',
 };
 
 /** A stitch in words, for screen readers and paper. */

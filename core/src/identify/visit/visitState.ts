@@ -1,3 +1,4 @@
+import type { Hypothesis } from '../circuit/hypotheses';
 import { HYPOTHESES, isLive } from '../circuit/hypotheses';
 import type { StitchPlace, VehicleState } from '../../vehicle';
 import { stateAt } from '../../vehicle';
@@ -12,13 +13,21 @@ export function visitState(place: StitchPlace, from?: VehicleState): VehicleStat
     : { ...state, driverDoor: from.driverDoor };
 }
 
-/** Whether each hypothesis is live at each place; prepared once. */
-export const LIVE_AT: ReadonlyMap<StitchPlace, readonly boolean[]> = new Map(
+/** Levels that are neither live nor dead. */
+const IN_BETWEEN: readonly string[] = ['part', 'pulse', 'half', 'bus', 'five'];
+
+/** Whether each hypothesis is live at each place, or undefined where it is neither live nor dead; prepared once. */
+export const LIVE_AT: ReadonlyMap<StitchPlace, readonly (boolean | undefined)[]> = new Map(
   VISIT_ORDER.map((place) => [
     place,
-    HYPOTHESES.map((hypothesis) => isLive(hypothesis, visitState(place))),
+    HYPOTHESES.map((hypothesis) => liveOrDead(hypothesis, visitState(place))),
   ]),
 );
+
+function liveOrDead(hypothesis: Hypothesis, state: VehicleState): boolean | undefined {
+  if (isLive(hypothesis, state)) return true;
+  return IN_BETWEEN.includes(hypothesis.stand(state)) ? undefined : false;
+}
 
 /** Whether a hypothesis is live where a slot is visited for a place. */
 export function isLiveAtVisit(index: number, place: StitchPlace): boolean | undefined {

@@ -1,4 +1,5 @@
-import type { StitchPlace, VehicleState } from '../../vehicle';
+import type { StateToggle, StitchPlace, VehicleState } from '../../vehicle';
+import { TOGGLES } from '../../vehicle';
 
 /** Attended seconds of each piece of work. Common practice, with an installer at the car. */
 export const WORK_SECONDS = {
@@ -10,6 +11,9 @@ export const WORK_SECONDS = {
   door: 3,
   /** Brake pedal, gear, parking brake, hazard or lock switch, dimmer. */
   action: 4,
+  /** Opening the hood, or shutting it; lifting a wheel onto a stand. */
+  hood: 12,
+  lift: 120,
   /** Fitting a 9 V source or an ohmmeter across two wires. */
   pair: 8,
   /** Moving the clip from ground to a wire, or back. */
@@ -33,19 +37,15 @@ export function changeSeconds(from: VehicleState, to: VehicleState): number {
   else if (to.driverDoor !== from.driverDoor) seconds += WORK_SECONDS.door;
   if (to.key === 'off' && (to.minutesSinceKeyOff ?? 0) > (from.minutesSinceKeyOff ?? 0))
     seconds += WORK_SECONDS.shed;
-  return seconds + WORK_SECONDS.action * actionsBetween(from, to);
+  for (const which of TOGGLES)
+    if ((from[which] === true) !== (to[which] === true)) seconds += toggleSeconds(which);
+  const moved = (from.lockSwitch ?? 'rest') !== (to.lockSwitch ?? 'rest');
+  return seconds + (moved ? WORK_SECONDS.action : 0);
 }
 
-function actionsBetween(from: VehicleState, to: VehicleState): number {
-  const differs = [
-    (from.dimmed === true) !== (to.dimmed === true),
-    (from.brake === true) !== (to.brake === true),
-    (from.reverse === true) !== (to.reverse === true),
-    (from.parkingBrake === true) !== (to.parkingBrake === true),
-    (from.hazard === true) !== (to.hazard === true),
-    (from.lockSwitch ?? 'rest') !== (to.lockSwitch ?? 'rest'),
-  ];
-  return differs.filter(Boolean).length;
+function toggleSeconds(which: StateToggle): number {
+  if (which === 'hood') return WORK_SECONDS.hood;
+  return which === 'rolling' ? WORK_SECONDS.lift : WORK_SECONDS.action;
 }
 
 function keySeconds(key: VehicleState['key']): number {

@@ -1,12 +1,13 @@
 import type {
   DeviceInput,
   FeedRole,
+  LeadPolarity,
   Phase,
   SeenScope,
   SizingInput,
   SteeringSide,
 } from '@lucky-thread/contract';
-import { FEED_ROLES, PHASES, SEEN_SCOPES } from '@lucky-thread/contract';
+import { FEED_ROLES, PHASES, POLARITIES, SEEN_SCOPES } from '@lucky-thread/contract';
 import type { LeadFamily } from '@lucky-thread/core/choose';
 import type { ProofKind } from '@lucky-thread/core/prove';
 import { PROOF_KINDS } from '@lucky-thread/core/prove';
@@ -114,10 +115,13 @@ export const jobFeeds = pgTable(
     leadColour: text(),
     holdsCranking: boolean(),
     liveInAcc: boolean(),
+    polarity: text().$type<LeadPolarity>(),
+    optional: boolean(),
   },
   (table) => [
     primaryKey({ columns: [table.jobId, table.id] }),
     oneOf('job_feeds_role', table.role, FEED_ROLES),
+    oneOf('job_feeds_polarity', table.polarity, POLARITIES),
     check('job_feeds_current', sql`${table.currentA} >= 0`),
   ],
 );

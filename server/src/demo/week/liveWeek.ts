@@ -173,7 +173,7 @@ function deviceOf(name: string) {
 }
 
 /** Supplies that serve each role: those that hold in every state that a feed may ask for. */
-const SUPPLIES: Record<SlotFeed['role'], readonly BenchSupply[]> = {
+const SUPPLIES: Partial<Record<SlotFeed['role'], readonly BenchSupply[]>> = {
   constant: ['battery'],
   switched: ['accessoryContact', 'accessoryContactHeld'],
   illumination: ['lampSwitch'],
@@ -215,7 +215,7 @@ function serves(slot: SlotSource, feed: SlotFeed, bench: BenchVehicle): boolean 
     circuit !== undefined &&
     // Fed from both sides it has no supply side.
     circuit.backFeed === undefined &&
-    SUPPLIES[feed.role].includes(circuit.supply) &&
+    (SUPPLIES[feed.role] ?? []).includes(circuit.supply) &&
     screenSlot(slot).class === 'free' &&
     tapFit(slot).fits &&
     feed.currentA <= HEADROOM * (slot.ratingA ?? 0)

@@ -1,0 +1,61 @@
+import type { BunchSignal, GeneratedBunch } from '@lucky-thread/core/bench';
+import { BUNCH_SIGNALS, bunchElsewhere, generateBunch } from '@lucky-thread/core/bench';
+import {
+  lockKindFound,
+  needsFor,
+  scoreBunch,
+  searchSignals,
+  secondsByHand,
+} from '@lucky-thread/core/trial';
+import { line, median } from './measure';
+
+/** Bunches that nothing was chosen on; our own generator's thresholds were chosen on 1 to 40. */
+const FIRST = 20_001;
+const COUNT = 100;
+
+const JOBS: readonly (readonly [name: string, signals: readonly BunchSignal[]])[] = [
+  [
+    'remote starter, ten leads',
+    [
+      ...(['constant', 'ignition', 'starter', 'parkingLamps', 'brake'] as const),
+      ...(['door', 'hood', 'lock', 'unlock', 'tach'] as const),
+    ],
+  ],
+  ['screen: parking brake, reverse, speed', ['parkingBrake', 'reverse', 'speed']],
+  ['locks and door', ['lock', 'unlock', 'door']],
+  ['every signal there is', BUNCH_SIGNALS],
+];
+
+/** How often signals are found or rightly said not there, with what work, by both generators. */
+export function bunchesBenchmark(): void {
+  for (const [name, signals] of JOBS) {
+    reportOn(`${name}, our own bunches`, signals, generateBunch);
+    reportOn(`${name}, by other assumptions`, signals, bunchElsewhere);
+  }
+}
+
+function reportOn(
+  name: string,
+  signals: readonly BunchSignal[],
+  bunchOf: (seed: number) => GeneratedBunch,
+): void {
+  const tally = { needs: 0, right: 0, wrong: 0, missed: 0, whole: 0, kinds: 0 };
+  const ratios: number[] = [];
+  for (let seed = FIRST; seed < FIRST + COUNT; seed += 1) {
+    const bunch = bunchOf(seed);
+    const search = searchSignals(bunch, needsFor(signals), { seed });
+    const score = scoreBunch(bunch, signals, search);
+    tally.needs += score.needs;
+    tally.right += score.right;
+    tally.wrong += score.wrong;
+    tally.missed += score.missed;
+    tally.whole += score.right === score.needs ? 1 : 0;
+    tally.kinds += lockKindFound(search) === bunch.lockKind ? 1 : 0;
+    ratios.push(search.seconds / secondsByHand(bunch, signals));
+  }
+  const kinds = signals.includes('lock') ? `; lock kind told in ${tally.kinds} of ${COUNT}` : '';
+  line(
+    `${name}, ${COUNT} cars`,
+    `${((100 * tally.right) / tally.needs).toFixed(2)} % right, ${tally.wrong} wrong, ${tally.missed} missed of ${tally.needs}; all right in ${tally.whole}${kinds}; seconds ${median(ratios).toFixed(2)} of every wire in every state`,
+  );
+}

@@ -1,0 +1,90 @@
+import type { CircuitFunction, StitchPlace } from '../../vehicle';
+import type { Hypothesis } from '../circuit/hypotheses';
+import { HYPOTHESES } from '../circuit/hypotheses';
+
+/** Signals that a switch, a lever or a wheel gives, in whatever way the car does it: to ground, to plus, by ohms, by pulses. */
+export const TRIGGER_ROLES = [
+  'parkingLamps',
+  'door',
+  'hood',
+  'parkingBrake',
+  'lock',
+  'unlock',
+  'turnLeft',
+  'turnRight',
+  'horn',
+  'wiper',
+  'speed',
+  'tach',
+] as const;
+/** One of them. */
+export type TriggerRole = (typeof TRIGGER_ROLES)[number];
+
+/** What carries a trigger, and where it must have been seen. */
+interface Trigger {
+  /** Functions that give it. */
+  readonly functions: readonly CircuitFunction[];
+  /** Begins the name of the variants that give it; left out: all of them do. */
+  readonly variants?: 'lock' | 'unlock' | 'turnLeft' | 'turnRight';
+  /** Where it must be seen: worked, and at rest. */
+  readonly mustSee: readonly StitchPlace[];
+}
+
+const LOCKS = ['lockNegative', 'lockPositive', 'lockReversing', 'lockMultiplex'] as const;
+
+/** Every trigger. */
+export const TRIGGERS: Record<TriggerRole, Trigger> = {
+  parkingLamps: { functions: ['lamps', 'lampsNegative'], mustSee: ['lamps', 'run'] },
+  door: { functions: ['doorSwitch'], mustSee: ['off', 'justOff'] },
+  hood: { functions: ['hoodSwitch'], mustSee: ['hood', 'run'] },
+  parkingBrake: { functions: ['parkingBrakeSwitch'], mustSee: ['parkingBrake', 'run'] },
+  lock: { functions: LOCKS, variants: 'lock', mustSee: ['lock', 'unlock', 'run'] },
+  unlock: { functions: LOCKS, variants: 'unlock', mustSee: ['lock', 'unlock', 'run'] },
+  turnLeft: { functions: ['turnHazard'], variants: 'turnLeft', mustSee: ['turnLeft', 'run'] },
+  turnRight: { functions: ['turnHazard'], variants: 'turnRight', mustSee: ['turnRight', 'run'] },
+  horn: { functions: ['horn'], mustSee: ['horn', 'run'] },
+  wiper: { functions: ['wiper'], mustSee: ['wiper', 'run'] },
+  speed: { functions: ['speedPulse'], mustSee: ['rolling', 'run'] },
+  tach: { functions: ['tachPulse'], mustSee: ['engine', 'run'] },
+};
+
+const GIVEN_BY_SWITCHES: ReadonlySet<CircuitFunction> = new Set(
+  Object.values(TRIGGERS)
+    .flatMap(({ functions }) => functions)
+    .filter((name) => name !== 'lamps'),
+);
+
+/** Whether a function is a switch's signal and no supply, although a pull-up may show battery voltage on it. */
+export function isGivenBySwitch(of: CircuitFunction): boolean {
+  return GIVEN_BY_SWITCHES.has(of);
+}
+
+/** Whether a role is a trigger. */
+export function isTrigger(role: string): role is TriggerRole {
+  return role in TRIGGERS;
+}
+
+/** Where a trigger shows that it is worked, and where it rests. */
+export function placesOfTrigger(role: TriggerRole): {
+  readonly worked: readonly StitchPlace[];
+  readonly atRest: readonly StitchPlace[];
+} {
+  const [worked = 'run', ...others] = TRIGGERS[role].mustSee;
+  if (role === 'unlock') return { worked: ['unlock'], atRest: ['lock', 'run'] };
+  return { worked: [worked], atRest: others };
+}
+
+/** Whether one wire may give two triggers at once: a ladder of resistors carries lock and unlock. */
+export function isShared(of: CircuitFunction): boolean {
+  return of === 'lockMultiplex';
+}
+
+/** Chance that a circuit gives a trigger, by entry of `HYPOTHESES` and "none of these" last. */
+export function givenBy(role: TriggerRole): Float64Array {
+  return Float64Array.from([...HYPOTHESES.map((one) => (gives(one, role) ? 1 : 0)), 0]);
+}
+
+function gives({ function: of, variant }: Hypothesis, role: TriggerRole): boolean {
+  const { functions, variants = '' } = TRIGGERS[role];
+  return functions.includes(of) && (isShared(of) || variant.startsWith(variants));
+}

@@ -1,0 +1,51 @@
+import type { Meeting } from '../need/needs';
+import { isTrigger } from '../need/triggers';
+import { nextLook } from '../signals/nextLook';
+import type { Verdict } from '../verdict/verdict';
+import type { NextAction, Plan, PlanInput } from './nextAction';
+import { nextTest } from './nextAction';
+
+/**
+ * What to do next for all needs of a job together. Supplies are followed source by source; signals that a switch gives, and
+ * what no slot may feed beside them, are searched for in the bunch as a whole.
+ */
+export function nextPlan(input: PlanInput): Plan {
+  if (!input.needs.some(({ need }) => isTrigger(need.role))) return nextTest(input);
+  const isWire = ({ sourceId }: Verdict): boolean => input.sources.get(sourceId)?.kind === 'wire';
+  const inSlots = (meeting: Meeting): boolean =>
+    !isTrigger(meeting.need.role) &&
+    input.candidates.some(
+      (one) => !isWire(one) && meeting.need.excluded?.includes(one.sourceId) !== true,
+    );
+  const onWires = nextLook({
+    ...input,
+    needs: input.needs.filter((meeting) => !inSlots(meeting)),
+    candidates: input.candidates.filter(isWire),
+  });
+  const needs = input.needs.filter(inSlots);
+  if (needs.length === 0) return onWires;
+  const taken = new Set(onWires.filled.values());
+  const others = nextTest({
+    ...input,
+    needs,
+    candidates: input.candidates.filter(({ sourceId }) => !taken.has(sourceId)),
+  });
+  return {
+    filled: new Map([...others.filled, ...onWires.filled]),
+    pursued: new Map([...others.pursued, ...onWires.pursued]),
+    next: firstOf(others.next, onWires.next),
+  };
+}
+
+/** What is to be done before what is to be said, what can't be found before what is. */
+const ORDER: readonly NextAction['kind'][] = [
+  'visit',
+  'handbook',
+  'deferred',
+  'exhausted',
+  'filled',
+];
+
+function firstOf(left: NextAction, right: NextAction): NextAction {
+  return ORDER.indexOf(left.kind) <= ORDER.indexOf(right.kind) ? left : right;
+}

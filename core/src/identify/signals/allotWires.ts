@@ -1,0 +1,93 @@
+import type { Field } from '../need/field';
+import { fills, isSeen, maySupply } from '../need/fills';
+import type { Meeting } from '../need/needs';
+import { meetsProbability, sureOf } from '../need/needs';
+import { HOPELESS_SIGNAL } from '../need/thresholds';
+import { isShared, isTrigger } from '../need/triggers';
+import type { Verdict } from '../verdict/verdict';
+
+/** A need with the wires that may still serve it, likeliest first. */
+export interface OpenNeed {
+  readonly meeting: Meeting;
+  readonly wires: readonly Verdict[];
+  /** Chance that the wire that leads does not give it: what is left to learn of the others. */
+  readonly leftFor: (wire: Verdict) => number;
+}
+
+/** Which wire serves which need, and what is open. */
+export interface WireAllotment {
+  /** By need id. */
+  readonly filled: ReadonlyMap<string, string>;
+  readonly open: readonly OpenNeed[];
+}
+
+/**
+ * A wire for every need that has one, no wire twice unless it carries two signals by its ohms; and for the others the wires
+ * that may still serve. Whoever has the fewest wires in sight chooses first.
+ */
+export function allotWires(field: Field): WireAllotment {
+  const taken = new Set<string>();
+  const filled = new Map<string, string>();
+  const options = field.needs.map((meeting) => ({ meeting, fits: fitting(meeting, field) }));
+  for (const { meeting, fits } of [...options].sort((a, b) => a.fits.length - b.fits.length)) {
+    const own = fits.find((one) => !taken.has(one.sourceId) || isShared(one.leading));
+    if (own === undefined) continue;
+    filled.set(meeting.need.id, own.sourceId);
+    taken.add(own.sourceId);
+  }
+  const open = field.needs
+    .filter((meeting) => !filled.has(meeting.need.id))
+    .map((meeting) => ({
+      meeting,
+      wires: field.candidates
+        .filter((one) => maySupply(meeting, one.sourceId))
+        .filter((one) => !taken.has(one.sourceId) || isShared(one.leading))
+        .map((verdict) => ({ verdict, chance: meetsProbability(meeting, verdict.posterior) }))
+        .filter(({ chance }) => chance >= HOPELESS_SIGNAL)
+        .sort((a, b) => b.chance - a.chance),
+    }))
+    .map(({ meeting, wires }) => {
+      const hope = wires.reduce((sum, { chance }) => sum + chance, 0);
+      const [first] = wires;
+      return {
+        meeting,
+        wires: hope < GIVEN_UP ? [] : wires.map(({ verdict }) => verdict),
+        leftFor: (wire: Verdict) => (wire === first?.verdict ? 1 : 1 - (first?.chance ?? 0)),
+      };
+    });
+  return { filled, open };
+}
+
+function fitting(meeting: Meeting, field: Field): Verdict[] {
+  return field.candidates
+    .filter(
+      (one) => maySupply(meeting, one.sourceId) && fills(meeting, one, untilFor(meeting, field)),
+    )
+    .map((verdict) => ({ verdict, chance: meetsProbability(meeting, verdict.posterior) }))
+    .sort((a, b) => b.chance - a.chance)
+    .map(({ verdict }) => verdict);
+}
+
+/** A trigger's wire must have its name: how it is joined depends on its kind. */
+function untilFor({ need }: Meeting, field: Field): Field['until'] {
+  return isTrigger(need.role) ? 'function' : field.until;
+}
+
+/** A need is given up when all wires together may give it with no more than this. */
+const GIVEN_UP = 0.02;
+
+/** A wire that leads this far is followed until it was seen wherever it must be. */
+const NEARLY = 0.5;
+
+/** Places at which a wire that leads for a need must still be seen. */
+export function wantedPlaces(meeting: Meeting, verdict: Verdict): readonly string[] {
+  if (meetsProbability(meeting, verdict.posterior) < NEARLY) return [];
+  const named = isTrigger(meeting.need.role) ? verdict.missing.map(({ place }) => place) : [];
+  return [...meeting.mustSee.filter((place) => !isSeen(place, meeting, verdict)), ...named];
+}
+
+/** Whether a wire leads for a need, was seen wherever it must be, and is not sure yet: then it is touched once more. */
+export function isAlmostSure(meeting: Meeting, verdict: Verdict): boolean {
+  const chance = meetsProbability(meeting, verdict.posterior);
+  return chance >= NEARLY && chance < sureOf(meeting.need).believed;
+}

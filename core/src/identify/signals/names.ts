@@ -1,0 +1,52 @@
+import type { TriggerRole } from '../need/triggers';
+
+/** What a trigger is called in sentences, and what is done where a car has no wire for it. Common practice. */
+export const TRIGGER_NAMES: Record<
+  TriggerRole,
+  { readonly name: string; readonly wayRound: string }
+> = {
+  parkingLamps: {
+    name: 'the parking-lamp switch',
+    wayRound: 'Take the parking lamps themselves, at a lamp or at their fuse.',
+  },
+  door: {
+    name: 'the door switch',
+    wayRound:
+      'Where no wire answers to the doors their state is on the data bus: an interface module, or a pin switch of your own.',
+  },
+  hood: {
+    name: 'the hood switch',
+    wayRound: 'Fit the pin switch of the kit under the hood: no remote start without one.',
+  },
+  parkingBrake: {
+    name: 'the parking-brake switch',
+    wayRound:
+      'An electric parking brake has none: the unit’s own interface reads it from the bus. Do not ground the lead for good.',
+  },
+  lock: {
+    name: 'the lock wire',
+    wayRound:
+      'Where no wire answers to the switch the locks are on the data bus: an interface module, or an actuator of your own.',
+  },
+  unlock: {
+    name: 'the unlock wire',
+    wayRound:
+      'Where no wire answers to the switch the locks are on the data bus: an interface module, or an actuator of your own.',
+  },
+  turnLeft: { name: 'the left turn lamp', wayRound: 'Take it at the lamp itself.' },
+  turnRight: { name: 'the right turn lamp', wayRound: 'Take it at the lamp itself.' },
+  horn: {
+    name: 'the horn wire',
+    wayRound: 'Take it at the horn’s relay, or leave the lead capped.',
+  },
+  wiper: { name: 'the wiper feed', wayRound: 'Take it at the wiper motor’s plug.' },
+  speed: {
+    name: 'the speed signal',
+    wayRound: 'Speed is on the data bus here: an interface module, or leave the lead capped.',
+  },
+  tach: {
+    name: 'the engine-speed signal',
+    wayRound:
+      'Let the starter watch the battery’s voltage instead, or read speed from the bus by a module.',
+  },
+};

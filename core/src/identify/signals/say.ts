@@ -1,0 +1,193 @@
+import type { StitchPlace } from '../../vehicle';
+import { PLACE_WORDS, stateId } from '../../vehicle';
+import type { Need } from '../need/needs';
+import type { NextAction, PlanInput } from '../plan/nextAction';
+import { TRIGGER_NAMES } from './names';
+import { isTrigger } from '../need/triggers';
+import type { OpenNeed } from './allotWires';
+import type { Look } from './looks';
+import type { Touches } from './nextLook';
+
+/** A look as an instruction, with why and what can hurt. */
+export function sayLook(
+  { look, wires, seconds }: Touches,
+  open: readonly OpenNeed[],
+  input: PlanInput,
+): NextAction {
+  const names = wires.map(({ sourceId }) => input.sources.get(sourceId)?.name ?? sourceId);
+  const touch = `touch ${listed(names)}`;
+  const stays = stateId(input.state) === stateId(look.state);
+  const moved = (input.clip ?? 'ground') === look.clip && look.by === 'meter';
+  const alone = look.held && input.alone === true;
+  const arrive = [...(stays ? [] : [arriveAt(look)]), ...(moved ? [] : [CLIP[clipOf(look)]])];
+  const sentence = alone
+    ? `Clip the probe on ${listed(names)}, one after the other: ${lowered([...arrive, 'read'].join(', '))}.`
+    : arrive.length === 0
+      ? `${raised(touch)}.`
+      : `${arrive.join(', ')}, then ${touch}.`;
+  return {
+    kind: 'visit',
+    visit: {
+      place: look.place,
+      state: look.state,
+      sourceIds: wires.map(({ sourceId }) => sourceId),
+      withLamp: [],
+      seconds,
+      instrument: look.by,
+      clip: look.clip,
+    },
+    instruction: sentence,
+    because: reasonFor(look, open),
+    caution: cautionFor(look, wires.length),
+  };
+}
+
+type ClipName = 'ohms' | 'constant' | 'ground';
+
+function clipOf({ by, clip }: Look): ClipName {
+  return by === 'ohmmeter' ? 'ohms' : clip;
+}
+
+const CLIP: Record<ClipName, string> = {
+  ohms: 'meter to ohms against bare metal',
+  constant: 'meter clipped to a proven constant',
+  ground: 'meter clipped to bare metal, 20 V range',
+};
+
+function arriveAt({ place, state }: Look): string {
+  if (place === 'lamps' && state.key === 'off') return 'Key off, parking lamps on';
+  return ARRIVE[place] ?? raised(PLACE_WORDS[place]);
+}
+
+const ARRIVE: Partial<Record<StitchPlace, string>> = {
+  run: 'Key to run, everything else at rest',
+  off: 'Key off, open the driver’s door now',
+  acc: 'Key to accessory',
+  lamps: 'Key to run, parking lamps on',
+  dimmed: 'Key to run, parking lamps on, dimmer down',
+  brake: 'Key to run, brake pedal pressed',
+  reverse: 'Key to run, select reverse',
+  parkingBrake: 'Key to run, parking brake on',
+  hood: 'Key to run, hood open',
+  lock: 'Key to run, hold the lock switch at lock',
+  unlock: 'Key to run, hold the lock switch at unlock',
+  horn: 'Key to run, press the horn',
+  turnLeft: 'Key to run, turn lever to the left',
+  turnRight: 'Key to run, turn lever to the right',
+  wiper: 'Key to run, wiper on',
+  rolling: 'Key to run, turn the lifted wheel by hand',
+  everything: 'Key to run; lamps, brake, reverse, parking brake on and the hood open, all at once',
+  justOff: 'Shut the door, key to run and off again',
+  engine: 'Start the engine',
+  crank: 'Crank the engine',
+  asleep: 'Lock the car, wait until it sleeps',
+};
+
+const CAUTIONS: Partial<Record<StitchPlace, string>> = {
+  crank:
+    'Neutral or park, brake on, nobody near belts and fan, never in a closed room. Feeds drop while cranking.',
+  engine: 'Exhaust gas: only in the open or with extraction. Keep clear of belts and fan.',
+  reverse: 'Wheels chocked, parking brake on, engine off: the car must not roll.',
+  everything:
+    'Wheels chocked, engine off: the car must not roll. Hands clear of the hood’s hinges.',
+  rolling: 'Car on stands, other wheels chocked, gear out, engine off; never by the engine.',
+  wiper: 'Arms off the glass or the glass wet; hands clear of the linkage.',
+};
+
+/** Bare ends are live, and a bunch may hold what must never be loaded. */
+const TOUCHING =
+  'Touch with the meter only, one wire at a time: no lamp, no 9 V on any of these. Yellow sleeves and airbag plugs stay shut.';
+
+function cautionFor(look: Look, wires: number): string {
+  const own = CAUTIONS[look.place];
+  if (look.by === 'ohmmeter') return `Key off, and never on a live wire. ${TOUCHING}`;
+  return own === undefined ? TOUCHING : `${own}${wires > 0 ? ` ${TOUCHING}` : ''}`;
+}
+
+function reasonFor(look: Look, open: readonly OpenNeed[]): string {
+  if (look.by === 'ohmmeter')
+    return 'A motor’s lead rests on ground itself; a trigger’s rests on a load or on nothing.';
+  if (look.clip === 'constant')
+    return 'Clipped to the constant the meter shows the battery’s volts on what is tied to ground, and nothing on an open wire.';
+  if (look.place === 'everything')
+    return 'Whatever any of the open leads answers to answers now: what does not change is out.';
+  const asked = open
+    .map(({ meeting }) => meeting.need)
+    .filter((need) => LOOKED_FOR[look.place]?.includes(need.role) === true)
+    .map((need) => nameOf(need));
+  if (asked.length > 0) return `${raised(listed(asked))} changes here, and little else does.`;
+  return 'Tells most about the open leads for the time it takes.';
+}
+
+const LOOKED_FOR: Partial<Record<StitchPlace, readonly Need['role'][]>> = {
+  lamps: ['parkingLamps', 'illumination'],
+  brake: ['brake'],
+  reverse: ['reverse'],
+  parkingBrake: ['parkingBrake'],
+  hood: ['hood'],
+  lock: ['lock'],
+  unlock: ['unlock'],
+  horn: ['horn'],
+  turnLeft: ['turnLeft'],
+  turnRight: ['turnRight'],
+  wiper: ['wiper'],
+  rolling: ['speed'],
+  engine: ['tach'],
+  crank: ['starter'],
+  justOff: ['door'],
+};
+
+/** What is said when all that is left was set aside. */
+export function sayDeferred(places: readonly StitchPlace[]): NextAction {
+  return {
+    kind: 'deferred',
+    places,
+    instruction: `Left for later: ${places.map((place) => PLACE_WORDS[place]).join(', ')}.`,
+  };
+}
+
+/** Which signals are not on these wires, and the way round each. */
+export function sayNotThere(needs: readonly Need[], input: PlanInput): NextAction {
+  const none = input.candidates.length === 0;
+  return {
+    kind: 'exhausted',
+    needIds: needs.map(({ id }) => id),
+    instruction: none
+      ? `Lay out the wires where ${listed(needs.map(nameOf))} may run: kick panel, column, door jamb or the unit itself.`
+      : needs
+          .map((need) => `${raised(nameOf(need))} is on none of these wires. ${wayRound(need)}`)
+          .join(' '),
+  };
+}
+
+function nameOf({ role }: Need): string {
+  return isTrigger(role) ? TRIGGER_NAMES[role].name : ROLE_WORDS[role];
+}
+
+function wayRound({ role }: Need): string {
+  return isTrigger(role)
+    ? TRIGGER_NAMES[role].wayRound
+    : 'Look in another bunch, or take it from a slot.';
+}
+
+const ROLE_WORDS = {
+  constant: 'the constant',
+  switched: 'the switched feed',
+  illumination: 'illumination',
+  reverse: 'the reversing lamp',
+  brake: 'the stop lamp',
+  starter: 'the starter wire',
+} as const;
+
+function listed(names: readonly string[]): string {
+  if (names.length <= 1) return names.join('');
+  return `${names.slice(0, -1).join(', ')} and ${names[names.length - 1] ?? ''}`;
+}
+
+function raised(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+function lowered(text: string): string {
+  return text.charAt(0).toLowerCase() + text.slice(1);
+}

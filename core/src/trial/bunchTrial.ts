@@ -1,0 +1,189 @@
+import type { BunchSignal, GeneratedBunch } from '../bench';
+import { benchCar, meterShows, ohmmeterShows, seededRandom } from '../bench';
+import type { BenchCar } from '../bench';
+import type { FindAdvice, Need, ProbeSource, Reading, ReadingValue, Visit } from '../identify';
+import {
+  WORK_SECONDS,
+  changeSeconds,
+  newAdviser,
+  placesOfTrigger,
+  isTrigger,
+  soughtBy,
+} from '../identify';
+import type { CircuitFunction, StitchPlace, VehicleState } from '../vehicle';
+import { PARKED, stateAt } from '../vehicle';
+
+/** The signals that a job asks for, each as a need of its own name. */
+export function needsFor(signals: readonly BunchSignal[]): Need[] {
+  return signals.map((signal) => ({ id: signal, ...ASKED[signal] }));
+}
+
+const ASKED: Record<BunchSignal, Omit<Need, 'id'>> = {
+  constant: { role: 'constant' },
+  ignition: { role: 'switched', holdsCranking: true },
+  starter: { role: 'starter' },
+  parkingLamps: { role: 'parkingLamps' },
+  brake: { role: 'brake' },
+  reverse: { role: 'reverse' },
+  door: { role: 'door' },
+  hood: { role: 'hood' },
+  parkingBrake: { role: 'parkingBrake' },
+  lock: { role: 'lock' },
+  unlock: { role: 'unlock' },
+  turnLeft: { role: 'turnLeft' },
+  turnRight: { role: 'turnRight' },
+  horn: { role: 'horn' },
+  wiper: { role: 'wiper' },
+  speed: { role: 'speed' },
+  tach: { role: 'tach' },
+};
+
+/** What a search came to. */
+export interface BunchSearch {
+  readonly advice: FindAdvice;
+  /** Attended work, s; a wait counts as the touch that ends it. */
+  readonly seconds: number;
+  readonly visits: readonly Visit[];
+}
+
+/** More visits than any search needs; reaching it is a fault of the plan. */
+const MOST_VISITS = 150;
+const NOISE_SEED = 4_001;
+
+/**
+ * Follows the plan through a bunch until it ends.
+ *
+ * @throws Error when it does not end.
+ */
+export function searchSignals(
+  bunch: GeneratedBunch,
+  needs: readonly Need[],
+  given: { readonly seed: number; readonly alone?: boolean },
+): BunchSearch {
+  const car = benchCar({ battery: bunch.battery, circuits: [], wires: bunch.wires });
+  const random = seededRandom(given.seed + NOISE_SEED);
+  const sought = soughtBy(needs);
+  const sources = bunch.wires.map(({ id }): ProbeSource => ({
+    ...{ kind: 'wire', id, name: id, legend: undefined },
+    ...{ fitted: true, tappable: true, logged: undefined, sought },
+  }));
+  const readings: Reading[] = [];
+  const visits: Visit[] = [];
+  let state: VehicleState = PARKED;
+  let clip: 'ground' | 'constant' = 'ground';
+  let seconds = 0;
+  const adviseOn = newAdviser();
+  for (let count = 0; count < MOST_VISITS; count += 1) {
+    const advice = adviseOn({
+      ...{ sources, readings, state, needs, clip },
+      alone: given.alone === true,
+    });
+    if (advice.next.kind !== 'visit') return { advice, seconds, visits };
+    const { visit } = advice.next;
+    visits.push(visit);
+    seconds +=
+      visit.state.asleep && !state.asleep ? visit.seconds - WORK_SECONDS.sleep : visit.seconds;
+    ({ state } = visit);
+    clip = visit.clip ?? 'ground';
+    for (const sourceId of visit.sourceIds)
+      readings.push({
+        id: `r${readings.length}`,
+        ...{ sourceId, state, contact: undefined },
+        value: shown(car, visit, { sourceId, random }),
+        ...(clip === 'constant' ? { clip } : {}),
+      });
+  }
+  throw new Error(`The search has not ended after ${MOST_VISITS} visits`);
+}
+
+function shown(
+  car: BenchCar,
+  { state, instrument, clip }: Visit,
+  at: { readonly sourceId: string; readonly random: () => number },
+): ReadingValue {
+  if (instrument === 'ohmmeter') {
+    const shows = ohmmeterShows(car, { pointId: at.sourceId, state });
+    return { kind: 'ohms', ohm: shows.kind === 'ohms' ? shows.ohm : null };
+  }
+  const touch = { pointId: at.sourceId, state };
+  return clip === 'constant'
+    ? meterShows(car, { ...touch, clip: { to: 'battery', ohm: 0.05 } }, at.random)
+    : meterShows(car, touch, at.random);
+}
+
+/** States that a signal is looked for in by hand: with it, and at rest. */
+const BY_HAND: Partial<Record<BunchSignal, readonly StitchPlace[]>> = {
+  constant: ['off', 'asleep'],
+  ignition: ['off', 'run', 'crank'],
+  starter: ['run', 'crank'],
+  brake: ['off', 'brake'],
+  reverse: ['run', 'reverse'],
+};
+
+/**
+ * Attended seconds of the order by hand: every wire in every state that the signals are looked for in, in the order of the
+ * list, waits left out.
+ */
+export function secondsByHand(bunch: GeneratedBunch, signals: readonly BunchSignal[]): number {
+  const places = new Set(signals.flatMap((signal) => byHandPlaces(signal)));
+  let state: VehicleState = PARKED;
+  let seconds = 0;
+  for (const place of places) {
+    const to = stateAt(place);
+    seconds += bunch.wires.length * WORK_SECONDS.probe;
+    if (!to.asleep) seconds += changeSeconds(state, to);
+    state = to;
+  }
+  return seconds;
+}
+
+function byHandPlaces(signal: BunchSignal): readonly StitchPlace[] {
+  const { role } = ASKED[signal];
+  if (!isTrigger(role)) return BY_HAND[signal] ?? [];
+  const { worked, atRest } = placesOfTrigger(role);
+  return [...atRest, ...worked];
+}
+
+/** How a search turned out, counted over its needs. */
+export interface BunchScore {
+  readonly needs: number;
+  /** The right wire, or rightly none. */
+  readonly right: number;
+  /** A wire that carries something else. */
+  readonly wrong: number;
+  /** A wire that is there and was not found. */
+  readonly missed: number;
+}
+
+/** Holds a search against the truth. */
+export function scoreBunch(
+  bunch: GeneratedBunch,
+  signals: readonly BunchSignal[],
+  { advice }: BunchSearch,
+): BunchScore {
+  const score = { needs: signals.length, right: 0, wrong: 0, missed: 0 };
+  for (const signal of signals) {
+    const is = advice.filled[signal];
+    const wires = bunch.carries.get(signal) ?? [];
+    if (is === undefined) score[wires.length === 0 ? 'right' : 'missed'] += 1;
+    else score[wires.includes(is) ? 'right' : 'wrong'] += 1;
+  }
+  return score;
+}
+
+const KIND_OF: Partial<Record<CircuitFunction, GeneratedBunch['lockKind']>> = {
+  lockNegative: 'negative',
+  lockPositive: 'positive',
+  lockReversing: 'reversing',
+  lockMultiplex: 'multiplex',
+};
+
+/** The kind of locks that a search for both found; data where no wire answers to the switch. */
+export function lockKindFound({ advice }: BunchSearch): GeneratedBunch['lockKind'] | 'unclear' {
+  const kinds = (['lock', 'unlock'] as const).map((id) => {
+    const verdict = advice.verdicts.find(({ sourceId }) => sourceId === advice.filled[id]);
+    return verdict === undefined ? 'data' : (KIND_OF[verdict.leading] ?? 'unclear');
+  });
+  const [first = 'unclear', second] = kinds;
+  return first === second ? first : 'unclear';
+}

@@ -1,0 +1,106 @@
+import type { BunchSignal } from '../bench';
+import { LOCK_KINDS, benchCar, generateBunch } from '../bench';
+import { advise } from '../identify';
+import type { ProbeSource, Reading } from '../identify';
+import { PARKED, placeOf, stateAt } from '../vehicle';
+import { lockKindFound, needsFor, scoreBunch, searchSignals, secondsByHand } from './bunchTrial';
+
+/** What a remote starter joins beside its heavy feeds, and what a screen asks for. */
+const STARTER: readonly BunchSignal[] = [
+  ...(['constant', 'ignition', 'starter', 'parkingLamps', 'brake'] as const),
+  ...(['door', 'hood', 'lock', 'unlock', 'tach'] as const),
+];
+const SCREEN: readonly BunchSignal[] = ['parkingBrake', 'reverse', 'speed'];
+
+/** One car for each kind of lock. The thresholds were chosen on these; `npm run bench -- bunches` reports on others. */
+const SEEDS = LOCK_KINDS.map((_, index) => index + 1);
+
+const searched = (signals: readonly BunchSignal[], alone = false) =>
+  SEEDS.map((seed) => {
+    const bunch = generateBunch(seed);
+    return { seed, bunch, search: searchSignals(bunch, needsFor(signals), { seed, alone }) };
+  });
+const starters = searched(STARTER);
+
+it.each([
+  ['a remote starter', STARTER, starters],
+  ['a screen', SCREEN, searched(SCREEN)],
+])('finds the wires of %s, says which are not there, and takes no other for one', (...of) => {
+  const [, signals, cars] = of;
+  for (const { seed, bunch, search } of cars)
+    expect([seed, scoreBunch(bunch, signals, search)]).toEqual([
+      seed,
+      { needs: signals.length, right: signals.length, wrong: 0, missed: 0 },
+    ]);
+});
+
+it('tells every kind of lock', () => {
+  expect(new Set(starters.map(({ bunch }) => bunch.lockKind))).toEqual(new Set(LOCK_KINDS));
+  for (const { bunch, search } of starters) expect(lockKindFound(search)).toBe(bunch.lockKind);
+});
+
+it('never sends an ohmmeter to a live wire, and never asks for a lamp', () => {
+  for (const { bunch, search } of starters) {
+    const car = benchCar({ battery: bunch.battery, circuits: [], wires: bunch.wires });
+    for (const visit of search.visits) {
+      expect(visit.withLamp).toEqual([]);
+      if (visit.instrument !== 'ohmmeter') continue;
+      for (const id of visit.sourceIds)
+        expect(Math.abs(car.at(visit.state).on.port(id, 'chassis').volts)).toBeLessThan(0.4);
+    }
+  }
+  expect(
+    starters.some(({ search }) => search.visits.some((one) => one.instrument === 'ohmmeter')),
+  ).toBe(true);
+});
+
+it('asks for fewer touches while cranking where nobody helps', () => {
+  const cranked = (cars: typeof starters): number =>
+    cars
+      .flatMap(({ search }) => search.visits)
+      .filter(({ place }) => place === 'crank')
+      .reduce((sum, { sourceIds }) => sum + sourceIds.length, 0);
+  expect(cranked(searched(STARTER, true))).toBeLessThan(cranked(starters));
+});
+
+it('takes less work than every wire in every state', () => {
+  const ratios = starters.map(
+    ({ bunch, search }) => search.seconds / secondsByHand(bunch, STARTER),
+  );
+  expect(ratios.sort((a, b) => a - b)[2]).toBeLessThan(0.95);
+});
+
+describe('a wire', () => {
+  const source = (id: string): ProbeSource => ({
+    ...{ kind: 'wire', id, name: id, legend: undefined, fitted: true, tappable: true },
+    ...{ logged: undefined, sought: ['lockMultiplex', 'lockNegative'] },
+  });
+  const volts = (id: string, state: Reading['state'], value: number): Reading => ({
+    ...{ id: `${id} ${placeOf(state)}`, sourceId: id, contact: undefined, state },
+    value: { kind: 'volts', volts: value },
+  });
+  const RUN = stateAt('run');
+  const ways = [RUN, { ...RUN, lockSwitch: 'lock' }, { ...RUN, lockSwitch: 'unlock' }] as const;
+  const leading = (shown: readonly number[]): string => {
+    const readings = ways.map((state, index) => volts('W', state, shown[index] ?? 0));
+    const session = { sources: [source('W')], readings, state: PARKED, needs: [] };
+    return advise(session).verdicts[0]?.leading ?? '';
+  };
+
+  // Ladders of resistors: common practice.
+  it.each([
+    ['steps from one part voltage to the next', [4.5, 1.2, 2.5], 'lockMultiplex'],
+    ['falls to ground one way and steps the other', [4.5, 0, 2.5], 'lockMultiplex'],
+    ['falls to ground one way and stays the other', [4.5, 0, 4.5], 'lockNegative'],
+  ])('that %s is told for what it is', (_, shown, name) => {
+    expect(leading(shown)).toBe(name);
+  });
+});
+
+it('says of a signal that no wire gives how to get round it', () => {
+  const onData = starters.find(({ bunch }) => bunch.lockKind === 'data');
+  expect(onData?.search.advice.next.kind).toBe('exhausted');
+  expect(onData?.search.advice.next.instruction).toMatch(
+    /lock wire is on none of these wires.*module/,
+  );
+});
