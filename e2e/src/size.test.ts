@@ -58,7 +58,17 @@ describe.each([PHONE, WIDE])('the tools at $name size', (size) => {
 
 it('opens every tool without a fault', async () => {
   await open(PHONE);
-  for (const tool of ['run', 'amps', 'tap', 'joint', 'terminals', 'relay', 'ground', 'leads']) {
+  for (const tool of [
+    'run',
+    'amps',
+    'tap',
+    'joint',
+    'terminals',
+    'relay',
+    'design',
+    'ground',
+    'leads',
+  ]) {
     await visitor.go(`/tools/${tool}`);
     await visitor.see(`tool-page-${tool}`);
     await visitor.textIs('answer', /\S/);

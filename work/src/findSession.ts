@@ -1,6 +1,6 @@
 import { needsOf, toTapClaim } from '@lucky-thread/contract';
 import type { JobView, TapPointView } from '@lucky-thread/contract';
-import { tapFit, tooSmallFor } from '@lucky-thread/core/choose';
+import { joinLimit, tapFit, tooSmallFor } from '@lucky-thread/core/choose';
 import { loggedClaim } from '@lucky-thread/core/evidence';
 import { soughtBy } from '@lucky-thread/core/identify';
 import type { TapClaim } from '@lucky-thread/core/evidence';
@@ -98,9 +98,17 @@ function probed(
   };
 }
 
-/** Slots too small for a feed's fuse. */
+/** Slots too small for a feed's fuse, and wires known to be too thin for its current. */
 function excludedFor(of: SessionOf, feedId: string): string[] {
   const feed = of.job.device.feeds.find((one) => one.id === feedId);
   if (feed === undefined) return [];
-  return tooSmallFor({ currentA: feed.currentA, inrush: inrushOf(feed) }, slotsOf(of.model));
+  const thin = jobSourcesOf(of)
+    .map(({ source }) => source)
+    .filter(isConductor)
+    .filter((wire) => wire.gaugeMm2 !== undefined && joinLimit(wire).amps < feed.currentA)
+    .map(({ id }) => id);
+  return [
+    ...tooSmallFor({ currentA: feed.currentA, inrush: inrushOf(feed) }, slotsOf(of.model)),
+    ...thin,
+  ];
 }

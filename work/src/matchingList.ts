@@ -1,4 +1,5 @@
 import { chooseGround, feedSheet, readLead, unusedLeads } from '@lucky-thread/core/choose';
+import type { SignalJoint } from '@lucky-thread/core/join';
 import type { Reading } from '@lucky-thread/core/identify';
 import { isConductor, markOf } from '@lucky-thread/core/vehicle';
 import { feedSizeOf } from './feedSize';
@@ -7,6 +8,7 @@ import type { TappedFeed } from './jobFeeds';
 import { isAtSlot, slotFeeds, tappedFeeds, titleOf } from './jobFeeds';
 import { sheetGivenOf } from './sheetGiven';
 import { placeIdOf } from './sources';
+import { signalJointOf } from './signalJoint';
 import { supplyLandmarkOf } from './supplySide';
 
 /** A lead of the device, as its own harness has it. */
@@ -41,6 +43,8 @@ export interface MatchedTo {
   readonly awg: number | undefined;
   readonly areaMm2: number | undefined;
   readonly lengthM: number | undefined;
+  /** How a signal's lead meets its wire; undefined for supplies, and as long as the wire is not known. */
+  readonly signal?: SignalJoint | undefined;
   /** What goes onto the lead before the joint is made. */
   readonly first: readonly string[];
 }
@@ -112,6 +116,7 @@ function partnerOf(
     awg: fits?.awg,
     areaMm2: fits?.areaMm2,
     lengthM: plan.oneWayM,
+    signal: signalJointOf(tapped, readings),
     first: sheet?.terminal?.ok === true ? sheet.terminal.first : [],
   };
 }

@@ -15,6 +15,7 @@ export type { Need, NeedRole, Requirement } from './need/needs';
 export { TRIGGER_ROLES, isShared, isTrigger, placesOfTrigger } from './need/triggers';
 export type { TriggerRole } from './need/triggers';
 export type { NextAction, Visit } from './plan/nextAction';
+export { workedBy } from './signals/workedBy';
 export { ROLE_WORDS } from './need/roleWords';
 export { posterior } from './belief/posterior';
 export type { Posterior } from './belief/posterior';

@@ -1,7 +1,15 @@
 import type { BunchSignal, GeneratedBunch } from '../bench';
 import { benchCar, meterShows, ohmmeterShows, seededRandom } from '../bench';
 import type { BenchCar } from '../bench';
-import type { FindAdvice, Need, ProbeSource, Reading, ReadingValue, Visit } from '../identify';
+import type {
+  FindAdvice,
+  Need,
+  ProbeSource,
+  Reading,
+  ReadingValue,
+  Until,
+  Visit,
+} from '../identify';
 import {
   WORK_SECONDS,
   changeSeconds,
@@ -21,6 +29,7 @@ export function needsFor(signals: readonly BunchSignal[]): Need[] {
 const ASKED: Record<BunchSignal, Omit<Need, 'id'>> = {
   constant: { role: 'constant' },
   ignition: { role: 'switched', holdsCranking: true },
+  accessory: { role: 'switched', liveInAcc: true },
   starter: { role: 'starter' },
   parkingLamps: { role: 'parkingLamps' },
   brake: { role: 'brake' },
@@ -58,7 +67,7 @@ const NOISE_SEED = 4_001;
 export function searchSignals(
   bunch: GeneratedBunch,
   needs: readonly Need[],
-  given: { readonly seed: number; readonly alone?: boolean },
+  given: { readonly seed: number; readonly alone?: boolean; readonly until?: Until },
 ): BunchSearch {
   const car = benchCar({ battery: bunch.battery, circuits: [], wires: bunch.wires });
   const random = seededRandom(given.seed + NOISE_SEED);
@@ -77,6 +86,7 @@ export function searchSignals(
     const advice = adviseOn({
       ...{ sources, readings, state, needs, clip },
       alone: given.alone === true,
+      until: given.until ?? 'role',
     });
     if (advice.next.kind !== 'visit') return { advice, seconds, visits };
     const { visit } = advice.next;
@@ -115,6 +125,7 @@ function shown(
 const BY_HAND: Partial<Record<BunchSignal, readonly StitchPlace[]>> = {
   constant: ['off', 'asleep'],
   ignition: ['off', 'run', 'crank'],
+  accessory: ['off', 'acc', 'run'],
   starter: ['run', 'crank'],
   brake: ['off', 'brake'],
   reverse: ['run', 'reverse'],

@@ -111,6 +111,11 @@ function Pair(props: {
           </View>
         </View>
         {to !== undefined && <Words kind="small">{detailsOf(to, props.us)}</Words>}
+        {to?.signal !== undefined && (
+          <Words kind="small" testID={`signal-${pair.id}`}>
+            {to.signal.because}
+          </Words>
+        )}
       </View>
     </TouchableRipple>
   );

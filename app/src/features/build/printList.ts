@@ -15,7 +15,7 @@ export function printedList(head: ListHead, list: MatchingList, us: boolean): st
       `${lead.words ?? ''} ${lead.name}`,
       to === undefined ? 'not chosen yet' : [to.place, to.source, to.colour ?? ''].join(' '),
       to?.side ?? '',
-      to?.joint ?? '',
+      [to?.joint ?? '', to?.signal?.because ?? ''].filter(Boolean).join('. '),
       to?.fuseA === undefined ? '' : `${to.fuseA} A`,
       to === undefined ? '' : conductorWords(to, us),
     ]),

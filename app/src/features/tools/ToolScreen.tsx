@@ -1,6 +1,7 @@
 import type { ComponentType } from 'react';
 import { AmpsTool } from './AmpsTool';
 import { BatteryTool } from './BatteryTool';
+import { DesignTool } from './DesignTool';
 import { DeviceTool } from './DeviceTool';
 import { GroundTool } from './GroundTool';
 import { JointTool } from './JointTool';
@@ -22,6 +23,7 @@ const SCREENS: Record<ToolId, ComponentType> = {
   joint: JointTool,
   terminals: TerminalsTool,
   relay: RelayTool,
+  design: DesignTool,
   ground: GroundTool,
   device: DeviceTool,
   leads: LeadsTool,

@@ -39,6 +39,12 @@ export const TOOLS = [
     says: 'Whether one is needed, and what each terminal goes to',
   },
   {
+    id: 'design',
+    measures: false,
+    name: 'Relays that do it',
+    says: 'Locks, triggers, kills and holds: drawn, and tried before a wire is cut',
+  },
+  {
     id: 'ground',
     measures: true,
     name: 'Ground',

@@ -63,11 +63,11 @@ function supplies(random: () => number): DrawnWire[] {
     ...some(0.4, { carries: ['constant'], behind: fed('battery') }),
     ...some(0.4, { carries: ['ignition'], behind: fed('runCrankContact') }),
     ...some(0.5, { carries: [], behind: fed('runContact') }),
-    ...some(0.6, { carries: [], behind: fed('accessoryContact') }),
+    ...some(0.6, { carries: ['accessory'], behind: fed('accessoryContact') }),
     // Live at run and held through cranking: whoever asks for that is served by it.
-    ...some(0.15, { carries: ['ignition'], behind: fed('accessoryContactHeld') }),
+    ...some(0.15, { carries: ['ignition', 'accessory'], behind: fed('accessoryContactHeld') }),
     ...some(0.25, { carries: [], behind: fed('batterySaver') }),
-    ...some(0.25, { carries: [], behind: fed('retainedPower') }),
+    ...some(0.25, { carries: ['accessory'], behind: fed('retainedPower') }),
     ...some(0.9, { carries: [], behind: { is: 'ground', ohm: 0.03 + 1.2 * random() ** 3 } }),
   ];
 }

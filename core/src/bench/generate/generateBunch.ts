@@ -13,6 +13,7 @@ export type LockKind = (typeof LOCK_KINDS)[number];
 export const BUNCH_SIGNALS = [
   'constant',
   'ignition',
+  'accessory',
   'starter',
   'parkingLamps',
   'brake',
@@ -86,7 +87,7 @@ export function generateBunch(seed: number): GeneratedBunch {
   const drawn: DrawnWire[] = [
     { carries: ['constant'], behind: feed('battery', 1e6) },
     { carries: ['ignition'], behind: feed('runCrankContact', 40) },
-    { carries: [], behind: feed('accessoryContact', 40) },
+    { carries: ['accessory'], behind: feed('accessoryContact', 40) },
     { carries: ['starter'], behind: feed('starterContact', 20) },
     { carries: [], behind: { is: 'ground', ohm: 0.1 } },
     ...lockWires(lockKind, random),

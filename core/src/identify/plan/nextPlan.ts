@@ -12,11 +12,15 @@ import { nextTest } from './nextAction';
 export function nextPlan(input: PlanInput): Plan {
   if (!input.needs.some(({ need }) => isTrigger(need.role))) return nextTest(input);
   const isWire = ({ sourceId }: Verdict): boolean => input.sources.get(sourceId)?.kind === 'wire';
-  const inSlots = (meeting: Meeting): boolean =>
-    !isTrigger(meeting.need.role) &&
+  const isIn = (kind: 'slot' | 'wire', { need }: Meeting): boolean =>
     input.candidates.some(
-      (one) => !isWire(one) && meeting.need.excluded?.includes(one.sourceId) !== true,
+      ({ sourceId }) =>
+        (input.sources.get(sourceId)?.kind ?? 'slot') === kind &&
+        need.excluded?.includes(sourceId) !== true,
     );
+  // A supply that a slot may give is looked for there; where none may, as for heavy feeds, in the bunch.
+  const inSlots = (meeting: Meeting): boolean =>
+    !isTrigger(meeting.need.role) && (isIn('slot', meeting) || !isIn('wire', meeting));
   const onWires = nextLook({
     ...input,
     needs: input.needs.filter((meeting) => !inSlots(meeting)),

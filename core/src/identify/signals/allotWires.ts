@@ -74,15 +74,22 @@ function untilFor({ need }: Meeting, field: Field): Field['until'] {
 }
 
 /** A need is given up when all wires together may give it with no more than this. */
-const GIVEN_UP = 0.02;
+const GIVEN_UP = 0.008;
 
 /** A wire that leads this far is followed until it was seen wherever it must be. */
 const NEARLY = 0.5;
 
 /** Places at which a wire that leads for a need must still be seen. */
-export function wantedPlaces(meeting: Meeting, verdict: Verdict): readonly string[] {
+export function wantedPlaces(
+  meeting: Meeting,
+  verdict: Verdict,
+  until: Field['until'],
+): readonly string[] {
   if (meetsProbability(meeting, verdict.posterior) < NEARLY) return [];
-  const named = isTrigger(meeting.need.role) ? verdict.missing.map(({ place }) => place) : [];
+  const named =
+    isTrigger(meeting.need.role) || until === 'function'
+      ? verdict.missing.map(({ place }) => place)
+      : [];
   return [...meeting.mustSee.filter((place) => !isSeen(place, meeting, verdict)), ...named];
 }
 

@@ -88,7 +88,11 @@ function bestOf(touches: readonly Touches[]): Touches | undefined {
 }
 
 function touchesFor(open: readonly OpenNeed[], input: PlanInput): Touches[] {
-  return LOOKS.flatMap((look) => touchesAt(look, open, input) ?? []);
+  // Nobody lifts a wheel for anything but the speed signal.
+  const lifts = open.some(({ meeting }) => meeting.mustSee.includes('rolling'));
+  return LOOKS.filter(({ place }) => lifts || place !== 'rolling').flatMap(
+    (look) => touchesAt(look, open, input) ?? [],
+  );
 }
 
 function touchesAt(look: Look, open: readonly OpenNeed[], input: PlanInput): Touches | undefined {
@@ -96,7 +100,7 @@ function touchesAt(look: Look, open: readonly OpenNeed[], input: PlanInput): Tou
   for (const { meeting, wires, leftFor } of open)
     for (const wire of wires) {
       if (!mayTouch(look, wire)) continue;
-      const bits = leftFor(wire) * worthOf(look, wire, meeting);
+      const bits = leftFor(wire) * worthOf(look, { wire, meeting, until: input.until });
       if (bits >= WORTH_A_TOUCH) worth.set(wire, (worth.get(wire) ?? 0) + bits);
     }
   const ranked = [...worth].sort(([, left], [, right]) => right - left);
@@ -120,12 +124,15 @@ function touchesAt(look: Look, open: readonly OpenNeed[], input: PlanInput): Tou
 /** What the risk and noise of a state are worth in seconds of other work. Our own choice. */
 const RISKY: Partial<Record<Look['place'], number>> = { crank: 20, engine: 20 };
 
-function worthOf(look: Look, wire: Verdict, meeting: OpenNeed['meeting']): number {
+function worthOf(
+  look: Look,
+  { wire, meeting, until }: { wire: Verdict; meeting: Meeting; until: PlanInput['until'] },
+): number {
   const before = wire.posterior.evidence.find(({ id }) => id === stateId(look.state));
   const same = before?.readings.filter((one) => isBy(look, one)).length ?? 0;
   if (same > 0) return isAgain(look, same, { meeting, wire }) ? AGAIN_BITS : 0;
   const bits = keptBits(look, before, { meeting, wire });
-  const wanted = isPlainLook(look) && wantedPlaces(meeting, wire).includes(look.place);
+  const wanted = isPlainLook(look) && wantedPlaces(meeting, wire, until).includes(look.place);
   return wanted ? Math.max(bits, MUST_SEE_BITS) : bits;
 }
 

@@ -21,10 +21,10 @@ export function sayLook(
   const alone = look.held && input.alone === true;
   const arrive = [...(stays ? [] : [arriveAt(look)]), ...(moved ? [] : [CLIP[clipOf(look)]])];
   const sentence = alone
-    ? `Clip the probe on ${listed(names)}, one after the other: ${lowered([...arrive, 'read'].join(', '))}.`
+    ? `Clip the probe on ${listed(names)}${names.length > 1 ? ', one after the other' : ''}: ${lowered([...arrive, 'read'].join(', '))}.`
     : arrive.length === 0
       ? `${raised(touch)}.`
-      : `${arrive.join(', ')}, then ${touch}.`;
+      : `${raised(arrive.join(', '))}, then ${touch}.`;
   return {
     kind: 'visit',
     visit: {
@@ -50,7 +50,7 @@ function clipOf({ by, clip }: Look): ClipName {
 
 const CLIP: Record<ClipName, string> = {
   ohms: 'meter to ohms against bare metal',
-  constant: 'meter clipped to a proven constant',
+  constant: 'meter clipped to the battery’s plus or a proven constant',
   ground: 'meter clipped to bare metal, 20 V range',
 };
 
