@@ -50,11 +50,16 @@ async function planned(visitor: Visitor): Promise<string> {
   const history = await visitor.driver.executeScript<number>(
     'return document.querySelectorAll("[data-testid=history] [role=listitem]").length',
   );
-  return `${instruction} #${history}`;
+  // Going there may leave the sentence as it is: then only the button for it goes.
+  const there = (await visitor.has('arrived')) ? 'on the way' : 'there';
+  return `${instruction} #${history} ${there}`;
 }
 
 async function readWanted(visitor: Visitor, instruction: string): Promise<void> {
-  const name = /touch (\S+?)[,.]?(?: |$)/i.exec(instruction.replace(/ #\d+$/, ''))?.[1] ?? '';
+  const name =
+    /(?:touch|probe on) (\S+?)[,.:]?(?: |$)/i.exec(
+      instruction.replace(/ #\d+ [a-z ]+$/, ''),
+    )?.[1] ?? '';
   const id = await visitor.driver.executeScript<string | null>(
     'return [...document.querySelectorAll("[data-testid^=\'slot-\']")].map((one) => one.dataset.testid).find((one) => one.endsWith("/" + arguments[0])) ?? null',
     name,

@@ -1,5 +1,5 @@
-import type { RelayDemand, RelayRow, Trigger } from '@lucky-thread/core/join';
-import { checkDesign, designRelays } from '@lucky-thread/core/join';
+import type { RelayDemand, RelayState, Trigger } from '@lucky-thread/core/join';
+import { checkDesign, designRelays, simulateRelays } from '@lucky-thread/core/join';
 import { COIL_A } from '@lucky-thread/core/size';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -167,11 +167,17 @@ function demandFrom(inputs: DesignInputs): RelayDemand {
 function Design({ demand }: { readonly demand: RelayDemand }) {
   const design = designRelays(demand);
   const rows = checkDesign(demand, design);
-  const [on, setOn] = useState<readonly boolean[]>(demand.triggers.map(() => false));
-  const now = rows.find(
-    (row) =>
-      row.inputs.switchHeld === undefined && row.inputs.on.every((one, index) => one === on[index]),
-  );
+  const rest = demand.triggers.map(() => false);
+  const [now, setNow] = useState(() => ({
+    on: rest,
+    state: simulateRelays(demand, design, { inputs: { on: rest } }),
+  }));
+  // What was pulled in before counts: a latch holds.
+  const hold = (index: number, held: boolean): void => {
+    const on = now.on.map((one, at) => (at === index ? held : one));
+    const { pulledIn } = now.state;
+    setNow({ on, state: simulateRelays(demand, design, { inputs: { on }, pulledIn }) });
+  };
   const wrong = rows.filter(({ right }) => !right).length;
   return (
     <Card testID="answer">
@@ -183,21 +189,21 @@ function Design({ demand }: { readonly demand: RelayDemand }) {
           <View key={index} style={styles.even}>
             <Toggle
               label={`Trigger ${index + 1}`}
-              state={on[index] === true ? trigger.gives : 'open'}
-              on={on[index] === true}
+              state={now.on[index] === true ? trigger.gives : 'open'}
+              on={now.on[index] === true}
               testID={`hold-${index + 1}`}
-              onChange={(held) => setOn(on.map((one, at) => (at === index ? held : one)))}
+              onChange={(held) => hold(index, held)}
             />
           </View>
         ))}
       </View>
-      {now !== undefined && <Words testID="outcome">{outcomeWords(demand, now)}</Words>}
+      <Words testID="outcome">{outcomeWords(demand, now)}</Words>
       {design.relays.map((relay) => (
         <RelayDrawing
           key={relay}
           design={design}
           relay={relay}
-          pulledIn={now?.state.pulledIn.includes(relay) === true}
+          pulledIn={now.state.pulledIn.includes(relay)}
         />
       ))}
       <Words kind="small" testID="truth">
@@ -213,8 +219,11 @@ function Design({ demand }: { readonly demand: RelayDemand }) {
   );
 }
 
-function outcomeWords(demand: RelayDemand, { state, inputs }: RelayRow): string {
-  const held = inputs.on.filter(Boolean).length;
+function outcomeWords(
+  demand: RelayDemand,
+  { state, on }: { readonly state: RelayState; readonly on: readonly boolean[] },
+): string {
+  const held = on.filter(Boolean).length;
   const triggers = held === 0 ? 'Nothing held' : held === 1 ? 'Held' : 'Both held at once';
   const amps = `${state.batteryA.toFixed(2)} A from the battery`;
   switch (demand.kind) {

@@ -16,7 +16,11 @@ const pulse =
     when(state) ? 'pulse' : 'dead';
 
 /** Where a pulse may rest while the key is on: at what its module pulls it up to. */
-const RESTS = ['five', 'part', 'battery'] as const;
+const RESTS = [
+  ['five', 0.22],
+  ['part', 0.22],
+  ['battery', 0.1],
+] as const;
 
 /** Share of switches that work the other way round from most of their kind. Common practice: few. */
 const OTHER_WAY = 0.08;
@@ -71,11 +75,11 @@ export const SWITCH_WIRES: readonly Hypothesis[] = [
   ...wire('wiper', [['live', 1, live((state) => running(state) && state.wiper === true)]]),
   ...wire('speedPulse', [
     ['pulses', 0.46, pulse((state) => running(state) && state.rolling === true)],
-    ...RESTS.flatMap((rest) => restingAt(rest, 0.18, (state) => state.rolling === true)),
+    ...RESTS.flatMap(([rest, share]) => restingAt(rest, share, (state) => state.rolling === true)),
   ]),
   ...wire('tachPulse', [
     ['pulses', 0.46, pulse((state) => state.key === 'engine')],
-    ...RESTS.flatMap((rest) => restingAt(rest, 0.18, (state) => state.key === 'engine')),
+    ...RESTS.flatMap(([rest, share]) => restingAt(rest, share, (state) => state.key === 'engine')),
   ]),
   ...wire('lockNegative', [
     ...pulledUp('lock', 0.5, heldAt('lock')),
@@ -96,7 +100,7 @@ function pulledUp(variant: string, share: number, tied: When): Rows {
 }
 
 /** A pulse that rests at a level while the key is on. */
-function restingAt(level: (typeof RESTS)[number], share: number, moves: When): Rows {
+function restingAt(level: (typeof RESTS)[number][0], share: number, moves: When): Rows {
   return [
     [
       `pulses, rests at ${level}`,

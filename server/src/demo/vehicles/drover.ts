@@ -1,5 +1,7 @@
 import type { DemoVehicle, PanelRows } from '../demoVehicle';
+import { cabOf, motorLead } from '../cab';
 import { benchFrom, bunchFrom, panelFrom } from '../demoVehicle';
+import { benchPoints, pointsFrom } from '../points';
 
 const FOOTWELL: PanelRows = {
   id: 'footwell',
@@ -32,6 +34,9 @@ const FOOTWELL: PanelRows = {
   ],
 };
 
+/** An old car: its lock switch reverses the motors. */
+const CAB = cabOf(motorLead);
+
 /** Seed of the bunch behind the radio. */
 const BUNCH = 17;
 
@@ -47,10 +52,11 @@ export const drover: DemoVehicle = {
   steering: ['right'],
   keyType: 'key',
   use: 'vet’s pick-up',
-  places: [panelFrom(FOOTWELL), bunchFrom(BUNCH)],
+  places: [panelFrom(FOOTWELL), bunchFrom(BUNCH), ...CAB.map(pointsFrom)],
   bench: benchFrom(
     { restV: 12.35, internalOhm: 0.011, crankingA: 220, chargingV: 13.9 },
     [FOOTWELL],
     BUNCH,
+    benchPoints(CAB),
   ),
 };

@@ -1,6 +1,7 @@
 import type { BodySide, BodyZone } from '@lucky-thread/core/vehicle';
 import type { DemoVehicle, PanelRows } from '../demoVehicle';
 import { benchFrom, bunchFrom, panelFrom } from '../demoVehicle';
+import { cabOf, toGround } from '../cab';
 import type { PointRows } from '../points';
 import { benchPoints, pointsFrom } from '../points';
 
@@ -162,57 +163,6 @@ const LOAD_SPACE: readonly PointRows[] = [
   },
 ];
 
-/** What the parcel van has at its column and behind the kick panel: ignition harness, locks, doors, lamps. */
-const CAB: readonly PointRows[] = [
-  {
-    id: 'column-plug',
-    kind: 'connector',
-    name: 'Ignition plug',
-    location: 'Under the column, behind the lower cover',
-    zone: 'column',
-    side: 'driver',
-    access: ['Undo three screws.', 'Drop the lower cover; leave the yellow sleeve alone.'],
-    seconds: 60,
-    columns: 3,
-    points: [
-      ['1', 'RD 4', { is: 'feed', supply: 'battery', loadOhm: 1e6 }],
-      ['2', 'YE 4', { is: 'feed', supply: 'runCrankContact', loadOhm: 30 }],
-      ['3', 'OG 4', { is: 'feed', supply: 'accessoryContact', loadOhm: 25 }],
-      ['4', 'BK/RD 4', { is: 'feed', supply: 'starterContact', loadOhm: 15 }],
-      ['5', 'BU 2.5', { is: 'feed', supply: 'runContact', loadOhm: 40 }],
-      ['6', 'BN', { is: 'ground', ohm: 0.06 }],
-    ],
-  },
-  {
-    id: 'kick-plug',
-    kind: 'connector',
-    name: 'Kick-panel plug',
-    location: 'Behind the driver’s kick panel, the grey one',
-    zone: 'kick panel',
-    side: 'driver',
-    access: ['Lift the sill trim.', 'Undo the plastic nut.', 'Pull the kick panel off.'],
-    seconds: 70,
-    columns: 4,
-    points: [
-      ['1', 'GN', lockSwitch('lock')],
-      ['2', 'BU', lockSwitch('unlock')],
-      ['3', 'BN/WH', { is: 'switchToGround', by: 'door', pullUpOhm: 120 }],
-      ['4', 'GY', { is: 'feed', supply: 'lampSwitch', loadOhm: 6 }],
-      ['5', 'RD/WH', { is: 'feed', supply: 'brakeSwitch', loadOhm: 7 }],
-      ['6', 'PK', { is: 'switchToGround', by: 'parkingBrake', pullUpOhm: 90, from: 'key' }],
-      ['7', 'BK/YE', { is: 'pulses', by: 'engine', highV: 12, rest: 'low' }],
-      ['8', 'WH/GN', { is: 'data', biasV: 2.6, pair: 'cab' }],
-      ['9', 'WH/BU', { is: 'data', biasV: 2.4, pair: 'cab' }],
-      ['10', 'VT', { is: 'open', ghostV: 0.9 }],
-    ],
-  },
-];
-
-/** The locks of the van want ground on either wire; their module holds both at 5 V. */
-function lockSwitch(by: 'lock' | 'unlock') {
-  return { is: 'switchToGround', by, pullUpOhm: 2200, from: 'module5' } as const;
-}
-
 /** The rest of the demo shop's round: two revisions of a van, a buggy, a moped, a boat, an electric car, an old saloon. */
 export const FLEET: readonly DemoVehicle[] = [
   vehicle({
@@ -226,7 +176,7 @@ export const FLEET: readonly DemoVehicle[] = [
     keyType: 'key',
     use: 'parcel van',
     panel: PACKET,
-    points: [...LOAD_SPACE, ...CAB],
+    points: [...LOAD_SPACE, ...cabOf(toGround)],
   }),
   vehicle({
     make: 'Skerrick',
@@ -239,7 +189,7 @@ export const FLEET: readonly DemoVehicle[] = [
     keyType: 'push button',
     use: 'parcel van',
     panel: REVISED,
-    points: [...LOAD_SPACE, ...CAB],
+    points: [...LOAD_SPACE, ...cabOf(toGround)],
   }),
   vehicle({
     make: 'Marram',
