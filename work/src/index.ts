@@ -4,7 +4,16 @@ export { findSessionOf } from './findSession';
 export type { ProbingOf, SessionOf } from './findSession';
 export { tapOfOthers } from './jobContext';
 export type { JobContext } from './jobContext';
-export { heavyFeeds, isAtSlot, isJoined, slotFeeds, tappedFeeds, titleOf } from './jobFeeds';
+export {
+  heavyFeeds,
+  isAtSlot,
+  isJoined,
+  isWholeJob,
+  openFeeds,
+  slotFeeds,
+  tappedFeeds,
+  titleOf,
+} from './jobFeeds';
 export type { FeedsOf, SlotFeed, TappedFeed } from './jobFeeds';
 export { logFindingsOf } from './logFindings';
 export type { LogFindings } from './logFindings';

@@ -48,6 +48,17 @@ export function tappedFeeds(of: FeedsOf): TappedFeed[] {
   });
 }
 
+/** The feeds that still want a source: what the device works without may be left off. */
+export function openFeeds(of: FeedsOf): SlotFeed[] {
+  const tapped = new Set(tappedFeeds(of).map(({ feed }) => feed.id));
+  return slotFeeds(of).filter((feed) => feed.optional !== true && !tapped.has(feed.id));
+}
+
+/** Whether anything is tapped, and nothing that the device needs is open. */
+export function isWholeJob(of: FeedsOf): boolean {
+  return tappedFeeds(of).length > 0 && openFeeds(of).length === 0;
+}
+
 /** Whether a feed is tapped in a slot. */
 export function isAtSlot(tapped: TappedFeed): tapped is TappedFeed<SlotSource> {
   return tapped.source.kind === 'slot';

@@ -25,6 +25,8 @@ export interface MatchedLead {
   /** The feed's id. */
   readonly id: string;
   readonly lead: ListedLead;
+  /** The device works without it: not chosen, it is capped. */
+  readonly optional: boolean;
   /** What it is joined to; undefined as long as nothing is chosen. */
   readonly to: MatchedTo | undefined;
 }
@@ -73,6 +75,7 @@ export function matchingListOf(context: JobContext, readings: readonly Reading[]
     return {
       id: feed.id,
       lead: lead(feed.name, feed.leadColour),
+      optional: feed.optional === true,
       to: one === undefined ? undefined : partnerOf(context, readings, one),
     };
   });
@@ -81,6 +84,7 @@ export function matchingListOf(context: JobContext, readings: readonly Reading[]
     .map((feed): MatchedLead => ({
       id: feed.id,
       lead: lead(feed.name, feed.leadColour),
+      optional: false,
       to: groundOf(context),
     }));
   const used = device.feeds.flatMap((feed) => feed.leadColour ?? []);

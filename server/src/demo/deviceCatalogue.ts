@@ -129,7 +129,8 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
       { id: 'starter', name: 'Starter', role: 'starter', currentA: 10, leadColour: 'violet' },
       signal('lamps', 'Parking lamps', 'parkingLamps', { currentA: 5, polarity: 'plus' }),
       signal('brake', 'Brake', 'brake', { polarity: 'plus' }),
-      signal('hood', 'Hood switch', 'hood', { polarity: 'ground' }),
+      // The kit brings a pin switch of its own for cars that have none.
+      signal('hood', 'Hood switch', 'hood', { polarity: 'ground', optional: true }),
       signal('door', 'Door switch', 'door', { polarity: 'set', optional: true }),
       signal('lock', 'Lock', 'lock', { currentA: 0.25, polarity: 'ground', optional: true }),
       signal('unlock', 'Unlock', 'unlock', { currentA: 0.25, polarity: 'ground', optional: true }),

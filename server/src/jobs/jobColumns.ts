@@ -24,7 +24,7 @@ export const SUMMARY_COLUMNS = {
   // To the microsecond, as a page's end must name it.
   touched: sql<string>`${jobs.updatedAt}::text`,
   done: sql<boolean>`(${jobs.reopened} is null and not exists (
-    select from job_feeds f where f.job_id = ${jobs.id} and f.role <> 'ground' and not exists (
+    select from job_feeds f where f.job_id = ${jobs.id} and f.role <> 'ground' and f.optional is not true and not exists (
       select from tap_points t where t.job_id = f.job_id and t.feed_id = f.id and not t.retired)))`,
 };
 

@@ -14,7 +14,7 @@ import { MissingTaps } from '../../shell/MissingTaps';
 import {
   isAtSlot,
   jointOf,
-  slotFeeds,
+  isWholeJob,
   tappedFeeds,
   plannedTapsOf,
   titleOf,
@@ -29,7 +29,7 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
   const palette = usePalette();
   const readings = useMemo(() => coreReadings(rows), [rows]);
   const taps = plannedTapsOf(context, readings);
-  if (taps.length < slotFeeds(context).length) return <MissingTaps />;
+  if (!isWholeJob(context)) return <MissingTaps />;
   return (
     <Screen
       testID="build"

@@ -96,7 +96,9 @@ function Pair(props: {
           <Thread made={made} open={to === undefined} />
           <View style={styles.grow}>
             {to === undefined ? (
-              <Words soft>nothing chosen yet</Words>
+              <Words soft>
+                {pair.optional ? 'left off: cap it by itself' : 'nothing chosen yet'}
+              </Words>
             ) : (
               <View style={styles.head}>
                 {to.colour !== undefined && <WireSwatch colour={to.colour} />}

@@ -5,6 +5,7 @@ const LIST: MatchingList = {
   pairs: [
     {
       id: 'c',
+      optional: false,
       lead: { name: '<b>Constant</b>', words: 'yellow', colour: 'YE' },
       to: {
         place: 'Dash & knee',
@@ -19,7 +20,12 @@ const LIST: MatchingList = {
         first: [],
       },
     },
-    { id: 'x', lead: { name: 'Trigger', words: undefined, colour: undefined }, to: undefined },
+    {
+      id: 'x',
+      optional: false,
+      lead: { name: 'Trigger', words: undefined, colour: undefined },
+      to: undefined,
+    },
   ],
   left: [{ lead: { name: 'antenna', words: 'blue', colour: 'BU' }, end: 'Cap it.' }],
 };
@@ -43,5 +49,12 @@ describe('a matching list on paper', () => {
 
   it('comes in feet and AWG too', () => {
     expect(printedList(HEAD, LIST, true)).toMatch(/18 AWG, 10(\.0+)? ft/);
+  });
+
+  it('says of a lead that the device works without how it ends', () => {
+    const pairs = LIST.pairs.map((pair) => ({ ...pair, optional: true }));
+    const page = printedList(HEAD, { ...LIST, pairs }, false);
+    expect(page).toContain('left off: cap it by itself');
+    expect(page).not.toContain('not chosen yet');
   });
 });

@@ -9,11 +9,15 @@ export interface ListHead {
 
 /** A matching list as a page of its own for the printer: black on white, a line to tick at each pair. */
 export function printedList(head: ListHead, list: MatchingList, us: boolean): string {
-  const rows = list.pairs.map(({ lead, to }) =>
+  const rows = list.pairs.map(({ lead, to, optional }) =>
     row([
       '☐',
       `${lead.words ?? ''} ${lead.name}`,
-      to === undefined ? 'not chosen yet' : [to.place, to.source, to.colour ?? ''].join(' '),
+      to === undefined
+        ? optional
+          ? 'left off: cap it by itself'
+          : 'not chosen yet'
+        : [to.place, to.source, to.colour ?? ''].join(' '),
       to?.side ?? '',
       [to?.joint ?? '', to?.signal?.because ?? ''].filter(Boolean).join('. '),
       to?.fuseA === undefined ? '' : `${to.fuseA} A`,

@@ -14,6 +14,7 @@ import { Words } from '../../ui/Words';
 import {
   jobSourcesOf,
   slotsOf,
+  isWholeJob,
   slotFeeds,
   tappedFeeds,
   movedTo,
@@ -47,7 +48,7 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
         undefined,
   );
   if (finding.advice === undefined) return <Loading what="the candidates" />;
-  const complete = tapped.length === feeds.length && unreasoned.length === 0;
+  const complete = isWholeJob(context) && unreasoned.length === 0;
   return (
     <Screen
       testID="choose"

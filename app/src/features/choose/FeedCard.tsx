@@ -52,6 +52,9 @@ export function FeedCard(props: FeedCardProps) {
           {`${ROLE_WORDS[feed.role].source}, ${feed.currentA} A at 12 V${feed.leadColour === undefined ? '' : `, ${feed.leadColour} lead of this kit`}`}
         </Words>
       </LeadColour>
+      {feed.optional === true && tapped === undefined && (
+        <Words kind="small">The device works without it: left off, its lead is capped.</Words>
+      )}
       {candidates.length === 0 && (
         <Words>
           {heavyFeeds(context).some((one) => one.id === feed.id)

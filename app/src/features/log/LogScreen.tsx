@@ -22,7 +22,7 @@ import { MissingTaps } from '../../shell/MissingTaps';
 import type { TappedFeed, JobContext } from '@lucky-thread/work';
 import {
   shownProofs,
-  slotFeeds,
+  isWholeJob,
   tappedFeeds,
   feedSizeOf,
   isAtSlot,
@@ -42,7 +42,7 @@ export function LogScreen({ context }: { readonly context: JobContext }) {
   const logged = context.taps.filter((tap) => tap.jobId === context.job.id);
   const isLogged = (feedId: string): boolean => context.job.loggedFeedIds.includes(feedId);
   const open = tapped.filter(({ feed }) => !isLogged(feed.id));
-  if (tapped.length < slotFeeds(context).length) return <MissingTaps />;
+  if (!isWholeJob(context)) return <MissingTaps />;
   return (
     <Screen
       testID="log"

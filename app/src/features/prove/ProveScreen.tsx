@@ -14,7 +14,8 @@ import { Words } from '../../ui/Words';
 import { useFind } from '../../work/useFind';
 import { MissingTaps } from '../../shell/MissingTaps';
 import type { TappedFeed, JobContext } from '@lucky-thread/work';
-import { shownProofs, slotFeeds, tappedFeeds, titleOf } from '@lucky-thread/work';
+import { shownProofs, isWholeJob, tappedFeeds, titleOf } from '@lucky-thread/work';
+import { HandOver } from './HandOver';
 import type { ReadingRow } from '../../work/jobReadings';
 import { countingRows } from '../../work/jobReadings';
 import { useJobChange } from '../../work/useJobChange';
@@ -24,7 +25,7 @@ export function ProveScreen({ context }: { readonly context: JobContext }) {
   const finding = useFind(context);
   const change = useJobChange(context.job);
   const tapped = tappedFeeds(context);
-  if (tapped.length < slotFeeds(context).length) return <MissingTaps />;
+  if (!isWholeJob(context)) return <MissingTaps />;
   const proofs = tapped.map((one) => {
     const verdict = finding.advice?.verdicts.find((each) => each.sourceId === one.source.id);
     const at = one.source.kind === 'slot' ? 'slot' : 'wire';
@@ -75,6 +76,7 @@ export function ProveScreen({ context }: { readonly context: JobContext }) {
           ))}
         </Card>
       ))}
+      <HandOver job={context.job} />
     </Screen>
   );
 }

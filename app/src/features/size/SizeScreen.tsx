@@ -10,7 +10,7 @@ import { SideBySide } from '../../ui/SideBySide';
 import { useJobReadings } from '../../work/jobReadings';
 import { MissingTaps } from '../../shell/MissingTaps';
 import type { TappedFeed, JobContext } from '@lucky-thread/work';
-import { slotFeeds, tappedFeeds, feedSizeOf } from '@lucky-thread/work';
+import { isWholeJob, tappedFeeds, feedSizeOf } from '@lucky-thread/work';
 import { useJobChange } from '../../work/useJobChange';
 import { FeedSheetCard } from './FeedSheetCard';
 import { planProblems } from './planProblems';
@@ -29,7 +29,7 @@ export function SizeScreen({ context }: { readonly context: JobContext }) {
   const { rows } = useJobReadings(context.job.id);
   const tapped = tappedFeeds(context);
   const drafts = useAppSelector((state) => state.drafts[context.job.id]);
-  if (tapped.length < slotFeeds(context).length) return <MissingTaps />;
+  if (!isWholeJob(context)) return <MissingTaps />;
 
   const sheets = tapped.map((one) => {
     const plan = draftOf(one, drafts);

@@ -15,17 +15,8 @@ import type { Kinds, Shows } from './bits';
 import { bitsFor, showsAfter, showsAt } from './bits';
 import type { Look } from './looks';
 import { LOOKS } from './looks';
+import type { Touches } from './touches';
 import { sayDeferred, sayLook, sayNotThere } from './say';
-
-/** A look with the wires worth touching. */
-export interface Touches {
-  readonly look: Look;
-  /** Best first. */
-  readonly wires: readonly Verdict[];
-  readonly seconds: number;
-  /** Bits per second. */
-  readonly rate: number;
-}
 
 /** So many wires are named in one instruction: what they show may save the others. */
 const MOST_AT_ONCE = 6;

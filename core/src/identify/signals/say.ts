@@ -6,7 +6,7 @@ import { TRIGGER_NAMES } from './names';
 import { isTrigger } from '../need/triggers';
 import type { OpenNeed } from './allotWires';
 import type { Look } from './looks';
-import type { Touches } from './nextLook';
+import type { Touches } from './touches';
 
 /** A look as an instruction, with why and what can hurt. */
 export function sayLook(

@@ -1,0 +1,44 @@
+import type { JobView, ModelView } from '@lucky-thread/contract';
+import { isWholeJob, openFeeds } from './index';
+
+const MODEL = {
+  places: [
+    {
+      id: 'kick',
+      kind: 'loom',
+      name: 'Kick panel',
+      reach: { steps: [], fasteners: [], tools: [] },
+      sources: [
+        { kind: 'wire', id: 'kick/1', name: '1' },
+        { kind: 'wire', id: 'kick/2', name: '2' },
+      ],
+    },
+  ],
+} as unknown as ModelView;
+
+function jobWith(planned: readonly (readonly [feedId: string, sourceId: string])[]) {
+  const job = {
+    device: {
+      name: 'Starter',
+      feeds: [
+        { id: 'lock', name: 'Lock', role: 'lock', currentA: 0.25 },
+        { id: 'hood', name: 'Hood', role: 'hood', currentA: 0.05, optional: true },
+        { id: 'g', name: 'Ground', role: 'ground', currentA: 1 },
+      ],
+    },
+    plan: planned.map(([feedId, sourceId]) => ({ feedId, sourceId })),
+    harness: [],
+  } as unknown as JobView;
+  return { job, model: MODEL };
+}
+
+it('waits for what the device needs, and not for what may be left off', () => {
+  expect(openFeeds(jobWith([])).map(({ id }) => id)).toEqual(['lock']);
+  expect(openFeeds(jobWith([['lock', 'kick/1']]))).toEqual([]);
+  expect(isWholeJob(jobWith([['lock', 'kick/1']]))).toBe(true);
+});
+
+it('is not whole with nothing but what may be left off', () => {
+  expect(isWholeJob(jobWith([['hood', 'kick/2']]))).toBe(false);
+  expect(isWholeJob(jobWith([]))).toBe(false);
+});
