@@ -1,5 +1,5 @@
 import type { BenchBattery } from '../car/circuit';
-import type { BenchLadder, BenchWire, BenchWireKind, PullUp, SwitchedBy } from '../car/wire';
+import type { BenchWire, BenchWireKind, PullUp, SwitchedBy } from '../car/wire';
 import { restVoltage } from '../car/battery';
 import { pick, shuffled, weighted } from './draw';
 import { seededRandom } from './seededRandom';
@@ -163,18 +163,10 @@ function toGround(by: SwitchedBy, random: () => number): BenchWireKind {
   };
 }
 
-const LADDER: BenchLadder = {
-  volts: 5,
-  pullUpOhm: 1000,
-  restOhm: 10_000,
-  lockOhm: 330,
-  unlockOhm: 1000,
-};
-
 function lockWires(kind: LockKind, random: () => number): DrawnWire[] {
   if (kind === 'data') return [];
   if (kind === 'multiplex')
-    return [{ carries: ['lock', 'unlock'], behind: { is: 'lockResistive', ladder: LADDER } }];
+    return [{ carries: ['lock', 'unlock'], behind: { is: 'lockResistive' } }];
   return (['lock', 'unlock'] as const).map((by) => ({
     carries: [by],
     behind: lockWire(kind, by, random),

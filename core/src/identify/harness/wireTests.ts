@@ -1,6 +1,7 @@
 import type { VehicleState } from '../../vehicle';
 import { placeOf, stateAt } from '../../vehicle';
-import type { Level } from '../circuit/levels';
+import type { Seen } from '../circuit/seenBy';
+import { METER_SEES, OHMMETER_SEES } from '../circuit/seenBy';
 import { LEVELS } from '../circuit/levels';
 import { isPlain, senseOf } from '../reading/reading';
 import { HYPOTHESES, expectedLevels } from '../circuit/hypotheses';
@@ -66,32 +67,10 @@ function look(
   return { name, state, instrument: 'meter', clip: 'ground', needs };
 }
 
-/** Levels that an instrument tells apart: clipped to ground, an open wire and a grounded one look much alike. */
-const SEEN_BY: Record<WireLook['instrument'], Record<Level, number>> = {
-  meter: {
-    battery: 0,
-    ground: 1,
-    chassis: 1,
-    open: 1,
-    quiet: 1,
-    part: 2,
-    pulse: 3,
-    half: 4,
-    bus: 5,
-    five: 6,
-  },
-  ohmmeter: {
-    battery: 2,
-    ground: 2,
-    chassis: 1,
-    open: 0,
-    quiet: 0,
-    part: 2,
-    pulse: 2,
-    half: 2,
-    bus: 2,
-    five: 2,
-  },
+/** Levels that an instrument tells apart. */
+const SEEN_BY: Record<WireLook['instrument'], Seen> = {
+  meter: METER_SEES,
+  ohmmeter: OHMMETER_SEES,
   lamp: {
     battery: 0,
     ground: 0,

@@ -6,46 +6,21 @@ import {
   UNKNOWN_LEVELS,
   levelRowOf,
 } from '../circuit/hypotheses';
-import type { Level, PerLevel } from '../circuit/levels';
+import type { PerLevel } from '../circuit/levels';
 import { LEVELS } from '../circuit/levels';
+import type { Seen } from '../circuit/seenBy';
+import { METER_SEES, OHMMETER_SEES } from '../circuit/seenBy';
 import type { Posterior } from '../belief/posterior';
 import type { StateEvidence } from '../belief/stateEvidence';
 import type { Look } from './looks';
 
-/** What an instrument tells apart, as a number per level; what it can't tell apart has the same number. */
-type Seen = Record<Level, number>;
-
-const BY_METER: Seen = {
-  battery: 0,
-  ground: 1,
-  chassis: 1,
-  open: 1,
-  quiet: 1,
-  part: 2,
-  pulse: 3,
-  half: 4,
-  bus: 5,
-  five: 6,
-};
 /** Counted down from the constant, ground stands at battery voltage and an open wire at nothing. */
-const FROM_CONSTANT: Seen = { ...BY_METER, open: 0, quiet: 0 };
-const BY_OHMS: Seen = {
-  battery: 2,
-  ground: 2,
-  chassis: 1,
-  open: 0,
-  quiet: 0,
-  part: 2,
-  pulse: 2,
-  half: 2,
-  bus: 2,
-  five: 2,
-};
+const FROM_CONSTANT: Seen = { ...METER_SEES, open: 0, quiet: 0 };
 const KINDS = 7;
 
 function seenBy({ by, clip }: Look): Seen {
-  if (by === 'ohmmeter') return BY_OHMS;
-  return clip === 'constant' ? FROM_CONSTANT : BY_METER;
+  if (by === 'ohmmeter') return OHMMETER_SEES;
+  return clip === 'constant' ? FROM_CONSTANT : METER_SEES;
 }
 
 /**
