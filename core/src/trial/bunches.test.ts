@@ -1,6 +1,6 @@
 import type { BunchSignal } from '../bench';
 import { LOCK_KINDS, benchCar, generateBunch } from '../bench';
-import { advise } from '../identify';
+import { WORK_SECONDS, advise } from '../identify';
 import type { ProbeSource, Reading } from '../identify';
 import { PARKED, placeOf, stateAt } from '../vehicle';
 import { lockKindFound, needsFor, scoreBunch, searchSignals, secondsByHand } from './bunchTrial';
@@ -60,7 +60,12 @@ it('asks for fewer touches while cranking where nobody helps', () => {
       .flatMap(({ search }) => search.visits)
       .filter(({ place }) => place === 'crank')
       .reduce((sum, { sourceIds }) => sum + sourceIds.length, 0);
-  expect(cranked(searched(STARTER, true))).toBeLessThan(cranked(starters));
+  const alone = searched(STARTER, true);
+  expect(cranked(alone)).toBeLessThan(cranked(starters));
+  // Alone, every wire is clipped on and cranked for by itself.
+  const each = WORK_SECONDS.crank + WORK_SECONDS.probe;
+  for (const { place, sourceIds, seconds } of alone.flatMap(({ search }) => search.visits))
+    if (place === 'crank') expect(seconds).toBeGreaterThanOrEqual(each * sourceIds.length);
 });
 
 it('takes less work than every wire in every state', () => {
