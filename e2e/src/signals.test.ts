@@ -43,6 +43,24 @@ it('finds lock, unlock and door in the bunch at the kick panel, and says how eac
   await visitor.textIs('signal-unlock', /cut each/);
   await visitor.textIs('signal-door', /Set the lead to ground/);
   expect(await seriousFaults(visitor)).toEqual([]);
+
+  // What was proved becomes the model's, and the next car of it starts from that.
+  await visitor.touch('go-prove');
+  const feeds = ['memory', ...SIGNALS.map(([name]) => name)];
+  await visitor.see('proof-memory-orientation');
+  for (const feed of feeds)
+    for (const kind of ['live', 'dead', 'original', 'orientation'])
+      if (await visitor.has(`proof-${feed}-${kind}`)) await visitor.touch(`proof-${feed}-${kind}`);
+  await visitor.touch('go-log');
+  for (const [feed] of SIGNALS) {
+    await visitor.touch(`write-${feed}`);
+    await visitor.until(`${feed} is logged`, async () => !(await visitor.has(`write-${feed}`)));
+  }
+  const next = await startJob(visitor, 'Drover', 'Keyless entry for the locks');
+  await visitor.resize(WIDE);
+  await visitor.go(`/jobs/${next}/find`);
+  await visitor.touch('slot-kick-plug/1');
+  await visitor.textIs('verdict', /In the log: lock motor, reversing/);
 });
 
 it('draws relays for a lock motor, and tries them', async () => {

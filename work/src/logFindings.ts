@@ -37,7 +37,8 @@ export function logFindingsOf(
       problem: { path: 'supplyContact', message: 'the supply side has not been found' },
     };
   const readings = own
-    .filter((one) => one.contact === undefined)
+    // The log's matrix counts from ground: what was read down from plus would stand there as volts that nobody saw.
+    .filter((one) => one.contact === undefined && one.clip !== 'constant')
     .map((one) => ({ place: placeOf(one.state), ...shownOf(one.value) }));
   return { ok: true, function: verdict.function, supplyContact, readings };
 }

@@ -197,6 +197,12 @@ describe('the wires of a job', () => {
 
     const found = logFindingsOf(CONTEXT, tapped.source, { verdict, readings: ACCESSORY });
     expect(found).toMatchObject({ ok: true, function: 'accessory', supplyContact: null });
+    // Read down from plus: evidence, but no volts against ground.
+    const [first] = ACCESSORY;
+    if (first === undefined) throw new Error('the wire was read');
+    const down = { ...first, id: 'down', clip: 'constant' as const };
+    const readings = [...ACCESSORY, down];
+    expect(logFindingsOf(CONTEXT, tapped.source, { verdict, readings })).toEqual(found);
   });
 
   it('are left alone where the job must leave no trace', () => {
