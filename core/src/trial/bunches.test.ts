@@ -39,6 +39,14 @@ it('tells every kind of lock', () => {
   for (const { bunch, search } of starters) expect(lockKindFound(search)).toBe(bunch.lockKind);
 });
 
+it('weighs each supply by what is asked of it: held through cranking, or live at accessory', () => {
+  for (const { seed, bunch, search } of searched(['ignition', 'accessory', 'door']))
+    expect([seed, scoreBunch(bunch, ['ignition', 'accessory'], search)]).toMatchObject([
+      seed,
+      { right: 2 },
+    ]);
+});
+
 it('never sends an ohmmeter to a live wire, and never asks for a lamp', () => {
   for (const { bunch, search } of starters) {
     const car = benchCar({ battery: bunch.battery, circuits: [], wires: bunch.wires });

@@ -100,7 +100,7 @@ function NextButtons(props: NextDockProps & { readonly next: NextAction }) {
         <View style={styles.row}>
           <ActionButton
             kind="next"
-            label={`It is: ${arrivedAt(next.visit)}`}
+            label={arrivedAt(next.visit, props.state)}
             testID="arrived"
             style={styles.grow}
             onPress={() => props.onArrived(next.visit)}
@@ -119,10 +119,13 @@ function NextButtons(props: NextDockProps & { readonly next: NextAction }) {
   }
 }
 
-/** State and clip in a few words. */
-function arrivedAt({ place, clip }: Visit): string {
-  return `${PLACE_WORDS[place]}${clip === 'constant' ? ', clip on plus' : ''}`;
+/** State and clip in a few words; where the car stays as it is, the clip alone. */
+function arrivedAt({ place, state, clip = 'ground' }: Visit, now: VehicleState): string {
+  if (stateId(now) === stateId(state)) return `Clip is on ${CLIP_WORDS[clip]}`;
+  return `It is: ${PLACE_WORDS[place]}${clip === 'constant' ? ', clip on plus' : ''}`;
 }
+
+const CLIP_WORDS = { ground: 'bare metal', constant: 'plus' } as const;
 
 /** Visits that cost waiting, risk or noise may be put off. */
 const DEFERRABLE: readonly StitchPlace[] = ['asleep', 'crank', 'engine', 'rolling'];

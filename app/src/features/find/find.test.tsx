@@ -251,6 +251,19 @@ describe('NextDock', () => {
     );
     return calls;
   };
+  it('names the clip alone where the car stays as it is', () => {
+    const calls = show({
+      kind: 'visit',
+      visit: {
+        ...{ place: 'off', state: PARKED, sourceIds: ['W1'], withLamp: [], seconds: 10 },
+        ...{ instrument: 'meter', clip: 'constant' },
+      },
+      ...{ instruction: 'Clip on plus, then touch W1.', because: 'It tells.', caution: undefined },
+    });
+    fireEvent.press(screen.getByText('Clip is on plus'));
+    expect(calls).toEqual(['arrived off W1']);
+  });
+
   it('asks what the handbook says, with what it takes, and shows where to enter it', () => {
     show({
       kind: 'handbook',

@@ -138,7 +138,7 @@ function keptBits(
   const kept = BITS.get(wire.posterior) ?? new Map<string, number>();
   BITS.set(wire.posterior, kept);
   const { id: _name, excluded: _out, ...asked } = meeting.need;
-  const key = `${LOOKS.indexOf(look)} ${Object.values(asked).join()}`;
+  const key = `${LOOKS.indexOf(look)} ${JSON.stringify(asked)}`;
   const known = kept.get(key);
   if (known !== undefined) return known;
   const need = { serving: meeting.serving(wire.posterior), kinds: kindsOf(meeting) };
@@ -213,7 +213,7 @@ function isDeadAtRest({ id, readings }: StateEvidence): boolean {
   return AT_REST.has(id) && readings.some((one) => isPlain(one) && senseOf(one) === 'dead');
 }
 
-const AT_REST = new Set(['off', 'run'].map((place) => stateId(stateAt(place as 'off' | 'run'))));
+const AT_REST = new Set([stateId(stateAt('off')), stateId(stateAt('run'))]);
 
 function isDead(reading: Reading): boolean {
   return !isPlain(reading) || senseOf(reading) === 'dead';

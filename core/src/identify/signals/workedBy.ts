@@ -3,7 +3,6 @@ import { placesOfTrigger } from '../need/triggers';
 import type { TriggerRole } from '../need/triggers';
 import type { Verdict } from '../verdict/verdict';
 import { visitState } from '../visit/visitState';
-import { nextState, stateAt } from '../../vehicle';
 
 /**
  * Whether a wire stands at plus or at ground while its signal is given, by the likeliest way in which its readings make it;
@@ -16,8 +15,7 @@ export function workedBy(verdict: Verdict, role: TriggerRole): 'plus' | 'ground'
   const [place] = placesOfTrigger(role).worked;
   if (likeliest === undefined || likeliest.function !== verdict.leading || place === undefined)
     return undefined;
-  const run = nextState(stateAt('run'), { kind: 'door', to: 'open' });
-  const stand = likeliest.stand({ ...run, ...visitState(place) });
+  const stand = likeliest.stand(visitState(place));
   if (stand === 'battery') return 'plus';
   return stand === 'chassis' ? 'ground' : undefined;
 }
