@@ -11,6 +11,7 @@ export {
   isWholeJob,
   openFeeds,
   slotFeeds,
+  takenByOthers,
   tappedFeeds,
   titleOf,
 } from './jobFeeds';

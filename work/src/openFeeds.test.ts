@@ -1,5 +1,5 @@
 import type { JobView, ModelView } from '@lucky-thread/contract';
-import { isWholeJob, openFeeds } from './index';
+import { isWholeJob, openFeeds, slotFeeds, takenByOthers } from './index';
 
 const MODEL = {
   places: [
@@ -41,4 +41,17 @@ it('waits for what the device needs, and not for what may be left off', () => {
 it('is not whole with nothing but what may be left off', () => {
   expect(isWholeJob(jobWith([['hood', 'kick/2']]))).toBe(false);
   expect(isWholeJob(jobWith([]))).toBe(false);
+});
+
+it('lets unlock lie on the wire of lock, and nothing else', () => {
+  const feeds = ['lock', 'unlock', 'horn'].map((role) => ({
+    ...{ id: role, name: role, role, currentA: 0.25 },
+  }));
+  const job = {
+    device: { name: 'Locks', feeds },
+    plan: [{ feedId: 'lock', sourceId: 'kick/1' }],
+    harness: [],
+  } as unknown as JobView;
+  const taken = slotFeeds({ job }).map((feed) => takenByOthers({ job }, feed));
+  expect(taken).toEqual([[], [], ['kick/1']]);
 });

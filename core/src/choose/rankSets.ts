@@ -111,6 +111,7 @@ export function rankSets(input: SetsInput): {
   const sets = bestSets(
     input.feeds.map((feed) => ({
       feedId: feed.need.id,
+      role: feed.need.role,
       currentA: feed.currentA,
       candidates: (rankings[feed.need.id]?.candidates ?? []).map(({ sourceId, score }) => ({
         sourceId,

@@ -81,6 +81,19 @@ describe('bestSets', () => {
     expect(new Set(Object.values(best?.slots ?? {})).size).toBe(2);
   });
 
+  it('gives lock and unlock the one wire that carries both by its ohms, and no other two', () => {
+    const ladder = [{ sourceId: 'kick/1', panelId: 'kick', score: 1 }];
+    const feed = (role: string): SetFeed => ({
+      ...{ feedId: role, role, currentA: 0.25, candidates: ladder },
+    });
+    expect(bestSets([feed('lock'), feed('unlock')])[0]?.slots).toEqual({
+      lock: 'kick/1',
+      unlock: 'kick/1',
+    });
+    expect(bestSets([feed('lock'), feed('door')])).toEqual([]);
+    expect(bestSets([feed('lock'), { ...feed('lock'), feedId: 'second' }])).toEqual([]);
+  });
+
   it('is the same whatever the order of feeds and candidates', () => {
     fc.assert(
       fc.property(cases, ({ feeds, rules }) => {

@@ -1,3 +1,5 @@
+import { mayShareWire } from '../identify';
+
 /** A source that could serve a feed, with its worth for it. */
 export interface SetCandidate {
   readonly sourceId: string;
@@ -9,6 +11,8 @@ export interface SetCandidate {
 /** A feed with its candidates. */
 export interface SetFeed {
   readonly feedId: string;
+  /** What it is for; two roles that may share a wire may take the same one. */
+  readonly role?: string | undefined;
   /** Continuous current at 12 V, A. */
   readonly currentA: number;
   /** Slots that could serve it, in any order. */
@@ -39,7 +43,7 @@ export interface SourceSet {
 export const SET_RULES: SetRules = { panelCost: 0.25, panelLimitA: 30, count: 2 };
 
 /**
- * The best sets of sources over all feeds of a job, best first: no slot serves two feeds, no panel is overloaded, and every
+ * The best sets of sources over all feeds of a job, best first: no source serves two feeds unless both go by its ohms, no panel is overloaded, and every
  * panel opened costs. True optima, by branch and bound: per feed and panel only so many candidates can matter as there are
  * feeds and sets wanted. Ties go to the slot ids in their order.
  */
@@ -62,7 +66,9 @@ export function bestSets(feeds: readonly SetFeed[], rules: SetRules = SET_RULES)
       return;
     }
     for (const candidate of feed.candidates) {
-      if (so.slotIds.includes(candidate.sourceId)) continue;
+      const taken = (one: string, at: number): boolean =>
+        one === candidate.sourceId && !mayShareWire(order[at]?.role ?? '', feed.role ?? '');
+      if (so.slotIds.some(taken)) continue;
       const load = (so.loads.get(candidate.panelId) ?? 0) + feed.currentA;
       if (load > rules.panelLimitA) continue;
       const opened = so.loads.has(candidate.panelId) ? 0 : rules.panelCost;

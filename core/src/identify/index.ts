@@ -12,7 +12,7 @@ export { LOOK_ALIKES } from './circuit/lookAlikes';
 export type { LookAlike } from './circuit/lookAlikes';
 export { NEED_ROLES, meetsProbability, requirementsOf, soughtBy } from './need/needs';
 export type { Need, NeedRole, Requirement } from './need/needs';
-export { TRIGGER_ROLES, isShared, isTrigger, placesOfTrigger } from './need/triggers';
+export { TRIGGER_ROLES, isShared, isTrigger, mayShareWire, placesOfTrigger } from './need/triggers';
 export type { TriggerRole } from './need/triggers';
 export type { NextAction, Visit } from './plan/nextAction';
 export { workedBy } from './signals/workedBy';

@@ -1,5 +1,7 @@
 export { joinSignal } from './joinSignal';
 export type { SignalJoint, SignalLead } from './joinSignal';
+export { SAFE_SHARE, solveLadder } from './ladder';
+export type { Ladder, LadderReadings, LadderRung } from './ladder';
 export { demanded, everyInput } from './relayDemand';
 export type { RelayDemand, RelayInputs, RelayOutcome, Trigger } from './relayDemand';
 export { OUTSIDE, designRelays } from './relayDesign';

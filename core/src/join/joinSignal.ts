@@ -84,7 +84,7 @@ function ladderJoint(lead: SignalLead): SignalJoint {
     ? {
         by: 'resistor',
         because:
-          'A ladder: the resistor of the button is switched to ground, never ground itself unless the button is ground.',
+          'A ladder: the resistor of the button is switched to ground, never ground itself unless the button is ground. Tools > Resistor for a button works it out from one reading more.',
       }
     : {
         by: 'module',

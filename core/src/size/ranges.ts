@@ -52,6 +52,11 @@ export const SIZING_RANGES = {
   switchA: range(0.01, 100, 'A', 'the rating of the switch'),
   clearanceMm: range(1, 200, 'mm', 'the room above the slot'),
   boltMm: range(3, 16, 'mm', 'the bolt'),
+  restV: range(0.1, 30, 'V', 'the voltage at rest'),
+  testOhm: range(10, 1_000_000, 'Ω', 'the test resistor'),
+  testV: range(0, 30, 'V', 'the voltage with the test resistor'),
+  lockV: range(0, 30, 'V', 'the voltage with lock held'),
+  unlockV: range(0, 30, 'V', 'the voltage with unlock held'),
 } as const satisfies Record<string, NumberRange>;
 
 /** Name of one number. */

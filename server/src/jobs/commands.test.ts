@@ -4,7 +4,13 @@ import { slotsOf, sourcesOf } from '@lucky-thread/work';
 import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import type { Answer, TestServer, Visitor } from '../testing/testServer';
-import { commandHead, problemPaths, readingBody, startTestServer } from '../testing/testServer';
+import {
+  commandHead,
+  jobBody,
+  problemPaths,
+  readingBody,
+  startTestServer,
+} from '../testing/testServer';
 
 let server: TestServer;
 let visitor: Visitor;
@@ -85,6 +91,32 @@ describe('a change to a job', () => {
     const other = { feedId: 'switched', sourceId: 'dash/F5' };
     const answer = await plan(lead, { ...commandHead(), base: null, plan: other }, 'switched');
     expect(answer.body.plan).toEqual([F3, other]);
+  });
+
+  it('lets lock and unlock lie on one wire, which goes by its ohms, and nothing else beside them', async () => {
+    const { modelId } = job.vehicle;
+    const feeds = ['lock', 'unlock', 'door'].map((role) => ({
+      ...{ id: role, name: role, role, currentA: 0.25 },
+    }));
+    const made = await visitor.put<JobView>(`/jobs/${uuidv7()}`, {
+      ...jobBody(modelId),
+      device: { name: 'Keyless entry', feeds },
+    });
+    job = made.body;
+    const at = (feedId: string): Promise<Answer<JobView & ProblemDocument>> =>
+      plan(
+        visitor,
+        { ...commandHead(), base: null, plan: { feedId, sourceId: 'dash/F3' } },
+        feedId,
+      );
+    expect((await at('lock')).status).toBe(200);
+    expect((await at('unlock')).body.plan.map((one) => one.sourceId)).toEqual([
+      'dash/F3',
+      'dash/F3',
+    ]);
+    const third = await at('door');
+    expect(third.status).toBe(422);
+    expect(problemPaths(third)).toEqual(['plan.sourceId']);
   });
 
   it('keeps its id: another change under it is refused', async () => {

@@ -1,5 +1,7 @@
 import { whyNeverTapped } from '@lucky-thread/core/choose';
 import type { FeedPlanInput, FieldProblem, JobView, PutPlanRequest } from '@lucky-thread/contract';
+import { FEED_ROLES } from '@lucky-thread/contract';
+import { mayShareWire } from '@lucky-thread/core/identify';
 import type { SlotSource } from '@lucky-thread/core/vehicle';
 import { jobSourcesOf, seenBy, slotsOf } from '@lucky-thread/work';
 import { and, eq, isNull, ne, sql } from 'drizzle-orm';
@@ -32,8 +34,8 @@ export async function putPlan(
     const [before] = await tx.select().from(feedPlans).where(here);
     if ((before?.commandId ?? null) !== request.base)
       throw stale(await getJob(tx, actor, at.jobId));
-    if (request.plan !== null) await checkFree(tx, at, request.plan.sourceId);
-    const row = rowOf(at, request);
+    if (request.plan !== null) await checkFree(tx, job, request.plan);
+    const row = { ...rowOf(at, request), shared: maySometimesShare(roleIn(job, at.feedId)) };
     await tx
       .insert(feedPlans)
       .values(row)
@@ -93,21 +95,33 @@ function whyFeederForbids({ fedBy }: FeedPlanInput, slots: readonly SlotSource[]
   return feeder === undefined ? undefined : whyNeverTapped(feeder);
 }
 
+/** Whether there is any other role that it may lie on one wire with; the database lets such rows share a source. */
+function maySometimesShare(role: string): boolean {
+  return FEED_ROLES.some((other) => mayShareWire(role, other));
+}
+
+function roleIn(job: JobView, feedId: string): string {
+  return job.device.feeds.find((feed) => feed.id === feedId)?.role ?? '';
+}
+
 async function checkFree(
   db: Database,
-  at: { readonly jobId: string; readonly feedId: string },
-  sourceId: string,
+  job: JobView,
+  { feedId, sourceId }: FeedPlanInput,
 ): Promise<void> {
-  const [taken] = await db
+  const others = await db
     .select({ feedId: feedPlans.feedId })
     .from(feedPlans)
     .where(
       and(
-        eq(feedPlans.jobId, at.jobId),
+        eq(feedPlans.jobId, job.id),
         eq(feedPlans.sourceId, sourceId),
-        ne(feedPlans.feedId, at.feedId),
+        ne(feedPlans.feedId, feedId),
       ),
     );
+  const taken = others.find(
+    (other) => !mayShareWire(roleIn(job, feedId), roleIn(job, other.feedId)),
+  );
   if (taken !== undefined)
     throw invalid([
       { path: 'plan.sourceId', message: `a source serves one feed only: ${taken.feedId} has it` },

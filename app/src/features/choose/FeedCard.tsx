@@ -16,7 +16,14 @@ import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import type { Finding } from '../../work/useFind';
 import type { SlotFeed, JobContext } from '@lucky-thread/work';
-import { heavyFeeds, isAtSlot, isJoined, tappedFeeds, movedTo } from '@lucky-thread/work';
+import {
+  heavyFeeds,
+  isAtSlot,
+  isJoined,
+  tappedFeeds,
+  takenByOthers,
+  movedTo,
+} from '@lucky-thread/work';
 import { fieldProblem } from '../../sizing/fieldProblem';
 import { ROLE_WORDS } from '@lucky-thread/core/identify';
 import { FeedingFuse } from './FeedingFuse';
@@ -39,9 +46,7 @@ export function FeedCard(props: FeedCardProps) {
   const { feed, context, finding, ranking, sources } = props;
   const tapped = tappedFeeds(context).find((one) => one.feed.id === feed.id);
   // A source that serves another feed already is not offered.
-  const others = context.job.plan
-    .filter((one) => one.feedId !== feed.id)
-    .map((one) => one.sourceId);
+  const others = takenByOthers(context, feed);
   const candidates = (ranking?.candidates ?? []).filter((one) => !others.includes(one.sourceId));
   const chosen = candidates.find((one) => one.sourceId === tapped?.source.id);
   return (

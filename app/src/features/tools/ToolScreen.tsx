@@ -4,6 +4,7 @@ import { BatteryTool } from './BatteryTool';
 import { DesignTool } from './DesignTool';
 import { DeviceTool } from './DeviceTool';
 import { GroundTool } from './GroundTool';
+import { LadderTool } from './LadderTool';
 import { JointTool } from './JointTool';
 import { LeadsTool } from './LeadsTool';
 import { RelayTool } from './RelayTool';
@@ -24,6 +25,7 @@ const SCREENS: Record<ToolId, ComponentType> = {
   terminals: TerminalsTool,
   relay: RelayTool,
   design: DesignTool,
+  ladder: LadderTool,
   ground: GroundTool,
   device: DeviceTool,
   leads: LeadsTool,

@@ -45,6 +45,12 @@ export const TOOLS = [
     says: 'Locks, triggers, kills and holds: drawn, and tried before a wire is cut',
   },
   {
+    id: 'ladder',
+    measures: false,
+    name: 'Resistor for a button',
+    says: 'Lock and unlock by ohms on one wire: which resistor stands in for each',
+  },
+  {
     id: 'ground',
     measures: true,
     name: 'Ground',

@@ -74,6 +74,13 @@ export function placesOfTrigger(role: TriggerRole): {
   return { worked: [worked], atRest: others };
 }
 
+/** Whether two needs may be served by the same wire: lock and unlock are, where a ladder carries both. */
+export function mayShareWire(one: string, other: string): boolean {
+  return one !== other && SHARING.includes(one) && SHARING.includes(other);
+}
+
+const SHARING: readonly string[] = ['lock', 'unlock'] satisfies TriggerRole[];
+
 /** Whether one wire may give two triggers at once: a ladder of resistors carries lock and unlock. */
 export function isShared(of: CircuitFunction): boolean {
   return of === 'lockMultiplex';

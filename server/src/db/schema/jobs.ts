@@ -26,7 +26,6 @@ import {
   primaryKey,
   text,
   timestamp,
-  unique,
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
@@ -145,6 +144,8 @@ export const feedPlans = pgTable(
     ground: text().$type<'stud' | 'harness' | 'body'>(),
     /** What it is sized for where that differs from the shop's own way: shown and handed on whole. */
     sizing: jsonb().$type<SizingInput>(),
+    /** Its role is one of two that may lie on one wire. */
+    shared: boolean().notNull().default(false),
     /** The change that made it what it is; null from before changes had ids. */
     commandId: uuid(),
   },
@@ -154,8 +155,10 @@ export const feedPlans = pgTable(
       columns: [table.jobId, table.feedId],
       foreignColumns: [jobFeeds.jobId, jobFeeds.id],
     }),
-    // A source serves one feed of a job only.
-    unique('feed_plans_by_source').on(table.jobId, table.sourceId),
+    // A source serves one feed of a job only, but for two triggers that go by the same wire's ohms.
+    uniqueIndex('feed_plans_by_source')
+      .on(table.jobId, table.sourceId)
+      .where(sql`not ${table.shared}`),
     check('feed_plans_fuse', sql`${table.feedFuseA} > 0`),
     check('feed_plans_length', sql`${table.oneWayM} > 0`),
   ],
