@@ -48,7 +48,7 @@ const SAME_V = 0.05;
  * The wire with no button held is a source of `restV` behind one resistance (Thévenin). A test resistor R that pulls it
  * down to V gives that resistance, R·(restV − V)/V; a button that pulls it to Vb then is it times Vb/(restV − Vb).
  *
- * @example solveLadder({ restV: 4, test: { ohm: 1000, volts: 2 }, buttonV: { lock: 1 } }) // 1000 Ω behind, lock 333 Ω: 330 Ω
+ * Rest 4 V, 2 V with 1 kΩ: 1 kΩ behind the wire; a button at 1 V is 333 Ω, and 330 Ω is sold.
  */
 export function solveLadder({ restV, test, buttonV }: LadderReadings): Ladder {
   if (!(restV > SAME_V))
