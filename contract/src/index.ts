@@ -56,7 +56,7 @@ export {
   VanInput,
 } from './shop';
 export type { ShopView } from './shop';
-export { LogTapRequest, ProofInput, matrixOf, toTapClaim } from './tapPoint';
+export { LogTapRequest, matrixOf, toTapClaim } from './tapPoint';
 export type {
   ImportResult,
   MatrixCell,

@@ -64,9 +64,9 @@ function NotBelow(field: 'volts'): PropertyDecorator {
 
 /** One observation at a slot or wire, sent under the id its maker gave it. */
 export class ReadingRequest {
-  /** Slot id, e.g. `dash/F12`. */
+  /** Slot id, e.g. `dash/F12`, or a point of an added lead, which names feed and source. */
   @IsString()
-  @Length(1, 80)
+  @Length(1, 150)
   sourceId!: string;
 
   /** Contact of the empty slot; left out with the fuse in. */

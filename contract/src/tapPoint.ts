@@ -4,39 +4,21 @@ import type {
   ObservationKind,
   TapClaim,
 } from '@lucky-thread/core/evidence';
-import { PROOF_KINDS } from '@lucky-thread/core/prove';
-import type { ProofKind } from '@lucky-thread/core/prove';
 import type { CircuitFunction, StitchPlace } from '@lucky-thread/core/vehicle';
 import { stateAt } from '@lucky-thread/core/vehicle';
 import type { StitchMark } from '@lucky-thread/core/identify';
 import { describeValue, stitchOf } from '@lucky-thread/core/identify/reading';
-import { Equals, IsIn, IsInt, IsString, Length, Max, Min } from 'class-validator';
-import { InRange, NestedList, Optional, UniqueBy } from './rules/fields';
+import { IsInt, IsString, Length, Max, Min } from 'class-validator';
+import { InRange, Optional } from './rules/fields';
 import type { ReadingView, ShownView } from './reading';
 import { toValue } from './reading';
 
-/** One closing proof that was shown. */
-export class ProofInput {
-  /** Which one. */
-  @IsIn(PROOF_KINDS)
-  kind!: ProofKind;
-
-  /** Shown to work; a proof that failed is not logged but mended. */
-  @Equals(true, { message: 'every closing proof must have passed' })
-  passed!: boolean;
-}
-
-/** A tap point to be written into the model's log. */
+/** A tap point to be written into the model's log. What proves it lies with the job: its readings, and what the device was seen to do. */
 export class LogTapRequest {
   /** Feed it was made for. */
   @IsString()
   @Length(1, 40)
   feedId!: string;
-
-  /** All closing proofs. */
-  @NestedList(() => ProofInput, { max: 4 })
-  @UniqueBy<ProofInput>('kind', 'each proof once')
-  proofs!: ProofInput[];
 
   /** Fuse of the added circuit, A. */
   @InRange('fuseA')

@@ -54,7 +54,7 @@ async function phone(base: string, folder: string): Promise<void> {
     await visitor.touch('go-prove');
     await visitor.see('prove');
     await shot('prove');
-    await showProofs(visitor, DASHCAM_TAPS);
+    await showProofs(visitor);
     await visitor.touch('go-log');
     await visitor.see('log-memory');
     await shot('log');

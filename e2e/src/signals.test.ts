@@ -2,7 +2,7 @@ import type { Application } from './lib/application';
 import { startApplication } from './lib/application';
 import { seriousFaults } from './lib/axe';
 import { PHONE, Visitor, WIDE } from './lib/browser';
-import { followPlan, signIn, startJob } from './lib/flow';
+import { followPlan, showProofs, signIn, startJob } from './lib/flow';
 
 let application: Application;
 let visitor: Visitor;
@@ -46,11 +46,7 @@ it('finds lock, unlock and door in the bunch at the kick panel, and says how eac
 
   // What was proved becomes the model's, and the next car of it starts from that.
   await visitor.touch('go-prove');
-  const feeds = ['memory', ...SIGNALS.map(([name]) => name)];
-  await visitor.see('proof-memory-orientation');
-  for (const feed of feeds)
-    for (const kind of ['live', 'dead', 'original', 'orientation'])
-      if (await visitor.has(`proof-${feed}-${kind}`)) await visitor.touch(`proof-${feed}-${kind}`);
+  await showProofs(visitor);
   await visitor.touch('go-log');
   for (const [feed] of SIGNALS) {
     await visitor.touch(`write-${feed}`);

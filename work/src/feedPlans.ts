@@ -1,13 +1,21 @@
 import type { FeedPlanInput, JobView } from '@lucky-thread/contract';
-import type { ProofKind } from '@lucky-thread/core/prove';
+import { mayShareWire } from '@lucky-thread/core/identify';
 
-/** A plan with one feed's entry changed; a slot taken from another feed leaves that feed without one. */
+/**
+ * A plan with one feed's entry changed; a source taken from another feed leaves that feed without one, unless both may lie on the
+ * same wire.
+ */
 export function withFeedPlan(
-  plan: readonly FeedPlanInput[],
+  { plan, device }: Pick<JobView, 'plan' | 'device'>,
   entry: FeedPlanInput,
 ): FeedPlanInput[] {
+  const roleOf = new Map(device.feeds.map((feed) => [feed.id, feed.role]));
+  const shares = (other: FeedPlanInput): boolean =>
+    mayShareWire(roleOf.get(other.feedId) ?? '', roleOf.get(entry.feedId) ?? '');
   return [
-    ...plan.filter((one) => one.feedId !== entry.feedId && one.sourceId !== entry.sourceId),
+    ...plan.filter(
+      (one) => one.feedId !== entry.feedId && (one.sourceId !== entry.sourceId || shares(one)),
+    ),
     entry,
   ];
 }
@@ -27,9 +35,4 @@ export function movedTo(
     ...(sizing === undefined ? {} : { sizing }),
   };
   return { ...kept, ...to };
-}
-
-/** The closing proofs of a feed that stand. */
-export function shownProofs(job: Pick<JobView, 'proofs'>, feedId: string): ProofKind[] {
-  return job.proofs.filter((one) => one.feedId === feedId).map((one) => one.kind);
 }

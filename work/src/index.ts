@@ -1,5 +1,7 @@
 export { feedLoadOf, feedSizeOf } from './feedSize';
-export { movedTo, shownProofs, withFeedPlan } from './feedPlans';
+export { movedTo, withFeedPlan } from './feedPlans';
+export { feedProofsOf, missingProofs } from './proving';
+export type { FeedProofs, ProvingOf, StandingCheck } from './proving';
 export { findSessionOf } from './findSession';
 export type { ProbingOf, SessionOf } from './findSession';
 export { tapOfOthers } from './jobContext';

@@ -140,9 +140,9 @@ describe('a plan', () => {
       { feedId: 'a', sourceId: 'F1' },
       { feedId: 'b', sourceId: 'F2' },
     ];
-    expect(withFeedPlan(plan, { feedId: 'b', sourceId: 'F1' })).toEqual([
-      { feedId: 'b', sourceId: 'F1' },
-    ]);
+    expect(
+      withFeedPlan({ plan, device: { name: '', feeds: [] } }, { feedId: 'b', sourceId: 'F1' }),
+    ).toEqual([{ feedId: 'b', sourceId: 'F1' }]);
   });
 });
 

@@ -1,3 +1,6 @@
+export { leadTouch } from './car/leadCar';
+export type { LeadTouch } from './car/leadCar';
+export type { FittedLead } from './car/addedLeads';
 export { batteryElements, restVoltage } from './car/battery';
 export { UNTOUCHED, benchCar } from './car/benchCar';
 export type { BenchCar } from './car/benchCar';

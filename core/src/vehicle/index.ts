@@ -31,6 +31,8 @@ export type { DecodedVin, VinResult } from './vin';
 export { FUSE_FAMILIES, FUSE_FAMILY_FACTS } from './fuseFamily';
 export type { FuseFamily, FuseFamilyFacts } from './fuseFamily';
 export type { Panel, Slot, SlotContact } from './panel';
+export { LEAD_POINT, LEAD_SPOTS, isLeadPoint, leadPointId } from './leadPoint';
+export type { LeadSpot } from './leadPoint';
 export { BODY_SIDES, BODY_ZONES, PLACE_KINDS, PLACE_KIND_NAMES, panelsIn } from './place';
 export type { BodySide, BodyZone, Place, PlaceKind, Reach } from './place';
 export { planSpots } from './bodyPlan';

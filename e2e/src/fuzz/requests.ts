@@ -91,7 +91,6 @@ const ROUTES: readonly Make[] = [
       path: `/jobs/${random.pick(known.jobIds)}/taps/${id}`,
       plain: {
         feedId: 'a',
-        proofs: [{ kind: 'live', passed: true }],
         fuseA: 2,
         awg: 18,
         note: 'n',

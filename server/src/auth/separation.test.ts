@@ -91,7 +91,6 @@ describe('another shop', () => {
       stranger.get(`/jobs/${job.id}/taps`),
       stranger.put(`/jobs/${job.id}/taps/${uuidv7()}`, {
         feedId: 'switched',
-        proofs: [],
         fuseA: 2,
         awg: 18,
       }),

@@ -1,18 +1,25 @@
 import type { IncomingMessage, Server } from 'node:http';
 import { ServerResponse } from 'node:http';
 import type { Duplex } from 'node:stream';
+import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
+import type { BenchVehicle, FittedLead } from '@lucky-thread/core/bench';
 import { benchCar } from '@lucky-thread/core/bench';
+import { seenBy } from '@lucky-thread/work';
 import type { Request, RequestHandler, Response } from 'express';
 import { validate as isUuid } from 'uuid';
 import type { WebSocket } from 'ws';
 import { WebSocketServer } from 'ws';
+import type { Actor } from '../auth/session';
 import { userOf } from '../auth/session';
 import type { Database } from '../db/database';
 import { databaseFailure, framesOf } from '../http/failures';
 import { Problem, unauthenticated } from '../http/problem';
 import { getJob } from '../jobs/jobService';
+import { findShop } from '../shop/shopRepository';
 import { findBench } from '../vehicles/modelRepository';
+import { findPlaces } from '../vehicles/placeRepository';
 import type { Holder, MeterConnections } from './connections';
+import { fittedLeadsOf } from './fittedLeads';
 import { lineBudget } from './lineBudget';
 import type { MeterSession } from './meterSession';
 import { METER_ERRORS, meterSession } from './meterSession';
@@ -63,24 +70,45 @@ export function attachMeter(
 /** Line in, line out. What a malformed frame or a broken connection throws ends this connection alone. */
 function converse(connection: WebSocket, session: MeterSession): void {
   const hasLinesLeft = lineBudget(() => performance.now());
+  // Lines are answered in their order: one that has to look something up holds the next ones back.
+  let before: Promise<void> | undefined;
+  const answered = (line: string): Promise<void> | undefined => {
+    const answer = hasLinesLeft() ? answerTo(session, line) : METER_ERRORS.overrun;
+    if (typeof answer === 'string') {
+      connection.send(answer);
+      return undefined;
+    }
+    return answer.then(
+      (text) => connection.send(text),
+      (error: unknown) => connection.send(failed(error)),
+    );
+  };
   connection.on('error', () => connection.terminate());
   connection.on('message', (data, isBinary) => {
     if (isBinary) return connection.close(1003, 'text only');
     for (const line of data.toString().split('\n')) {
       if (line.trim() === '') continue;
       if (connection.bufferedAmount > MOST_UNREAD) return connection.terminate();
-      connection.send(hasLinesLeft() ? answerTo(session, line) : METER_ERRORS.overrun);
+      const pending = before === undefined ? answered(line) : before.then(() => answered(line));
+      before = pending;
+      void pending?.then(() => {
+        if (before === pending) before = undefined;
+      });
     }
   });
 }
 
-function answerTo(session: MeterSession, line: string): string {
+function answerTo(session: MeterSession, line: string): string | Promise<string> {
   try {
     return session.answer(line);
   } catch (error) {
-    console.error(JSON.stringify({ event: 'the meter failed', at: framesOf(error) }));
-    return METER_ERRORS.device;
+    return failed(error);
   }
+}
+
+function failed(error: unknown): string {
+  console.error(JSON.stringify({ event: 'the meter failed', at: framesOf(error) }));
+  return METER_ERRORS.device;
 }
 
 async function admit(
@@ -97,15 +125,14 @@ async function admit(
   const user = await userOf(parts.db, opened);
   if (user === undefined) throw unauthenticated();
   if (!connections.hasRoom(user.id)) throw new Refusal(429);
-  const job = await getJob(
-    parts.db,
-    { userId: user.id, shopId: user.shopId, name: user.name },
-    jobId,
-  );
+  const actor = { userId: user.id, shopId: user.shopId, name: user.name };
+  const job = await getJob(parts.db, actor, jobId);
   const bench = await findBench(parts.db, user.shopId, job.vehicle.modelId);
   if (bench === undefined) throw new Refusal(409);
   return {
-    session: meterSession(benchCar(bench), parts.random),
+    session: meterSession(benchCar(bench), parts.random, () =>
+      leadsOf(parts.db, actor, { jobId, bench }),
+    ),
     holder: {
       userId: user.id,
       sessionId: opened.sessionID,
@@ -116,6 +143,18 @@ async function admit(
       },
     },
   };
+}
+
+/** The leads of a job as they are planned now. */
+async function leadsOf(
+  db: Database,
+  actor: Actor,
+  { jobId, bench }: { readonly jobId: string; readonly bench: BenchVehicle },
+): Promise<FittedLead[]> {
+  const job = await getJob(db, actor, jobId);
+  const found = (await findPlaces(db, actor.shopId, job.vehicle.modelId)) ?? { places: [] };
+  const settings = (await findShop(db, actor.shopId))?.settings ?? DEFAULT_SETTINGS;
+  return fittedLeadsOf({ job, model: seenBy(found, job), settings }, bench);
 }
 
 /** Reads the session that a handshake's cookie names. */

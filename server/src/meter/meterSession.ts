@@ -1,12 +1,24 @@
-import type { BenchCar, BenchTouch, Clip } from '@lucky-thread/core/bench';
-import { lampShows, meterShows, ohmmeterShows, popShows } from '@lucky-thread/core/bench';
+import type { BenchCar, BenchTouch, Clip, FittedLead } from '@lucky-thread/core/bench';
+import {
+  lampShows,
+  leadTouch,
+  meterShows,
+  ohmmeterShows,
+  popShows,
+} from '@lucky-thread/core/bench';
 import type { VehicleState } from '@lucky-thread/core/vehicle';
-import { PARKED } from '@lucky-thread/core/vehicle';
+import {
+  LEAD_POINT,
+  LEAD_SPOTS,
+  PARKED,
+  isLeadPoint,
+  leadPointId,
+} from '@lucky-thread/core/vehicle';
 import { VehicleStateInput, validate } from '@lucky-thread/contract';
 
 /** A conversation with the simulated meter: one line in, one line out. */
 export interface MeterSession {
-  readonly answer: (line: string) => string;
+  readonly answer: (line: string) => string | Promise<string>;
 }
 
 /** Error answers with the numbers of SCPI-99 (from memory). */
@@ -33,8 +45,16 @@ const LONGEST_LINE = 1000;
 /**
  * The simulated meter's line protocol, after SCPI: `MEAS:VOLT:DC?`, `MEAS:RES?`, `*IDN?`; the `SIM:` lines stand in for
  * what hands do: the car's state, where probe and clip sit, a lamp, a 9 V pop. Described in docs/meter-protocol.md.
+ *
+ * @param leads the job’s added leads as they are planned, asked for whenever one of them is probed
  */
-export function meterSession(car: BenchCar, random: () => number): MeterSession {
+export function meterSession(
+  car: BenchCar,
+  random: () => number,
+  leads: () => Promise<readonly FittedLead[]> = () => Promise.resolve([]),
+): MeterSession {
+  /** The car as it is probed: with the job’s leads fitted while one of them is, untouched otherwise. */
+  let probed = car;
   let state: VehicleState = PARKED;
   let probe: { pointId: string; contact: 'a' | 'b' | undefined } | undefined;
   let clip: string | undefined;
@@ -50,7 +70,25 @@ export function meterSession(car: BenchCar, random: () => number): MeterSession 
     const at = touch();
     return at === undefined ? METER_ERRORS.noSource : measure(at);
   };
-  const commands = new Map<string, (parameter: string) => string>(
+  /** Puts the probe on a point of an added lead, with the job’s leads fitted as they are planned now. */
+  const toLead = async (pointId: string): Promise<string> => {
+    const fitted = await leads();
+    const spot = LEAD_SPOTS.find((one) => pointId.startsWith(`${LEAD_POINT}${one}:`));
+    const lead = fitted.find(
+      ({ id, at }) =>
+        spot !== undefined &&
+        pointId === leadPointId(spot, id, 'slotId' in at ? at.slotId : at.wireId),
+    );
+    const touched =
+      spot === undefined || lead === undefined
+        ? undefined
+        : leadTouch(car.vehicle, fitted, { id: lead.id, spot });
+    if (touched === undefined) return METER_ERRORS.parameter;
+    probed = touched.car;
+    probe = { pointId: touched.pointId, contact: touched.contact };
+    return 'OK';
+  };
+  const commands = new Map<string, (parameter: string) => string | Promise<string>>(
     Object.entries({
       '*IDN?': () => 'LUCKY THREAD,SIMULATED METER,0,1',
       'SIM:STAT': (parameter: string) => {
@@ -61,10 +99,12 @@ export function meterSession(car: BenchCar, random: () => number): MeterSession 
       },
       'SIM:PROB': (parameter: string) => {
         const [pointId, contact] = texts(parameter);
+        if (pointId !== undefined && isLeadPoint(pointId)) return toLead(pointId);
         if (pointId === undefined || !isPoint(car, pointId)) return METER_ERRORS.parameter;
         if (contact !== undefined && contact !== 'a' && contact !== 'b')
           return METER_ERRORS.parameter;
         probe = { pointId, contact };
+        probed = car;
         return 'OK';
       },
       'SIM:CLIP': (parameter: string) => {
@@ -75,7 +115,7 @@ export function meterSession(car: BenchCar, random: () => number): MeterSession 
       },
       'MEAS:VOLT:DC?': () =>
         measured((at) => {
-          const shows = meterShows(car, at, random);
+          const shows = meterShows(probed, at, random);
           return shows.kind === 'volts'
             ? number(shows.volts)
             : `${number(shows.lowV)},${number(shows.highV)}`;
@@ -84,13 +124,13 @@ export function meterSession(car: BenchCar, random: () => number): MeterSession 
         measured((at) => {
           const [otherId] = texts(parameter);
           if (otherId !== undefined && !isPoint(car, otherId)) return METER_ERRORS.parameter;
-          const shows = ohmmeterShows(car, {
+          const shows = ohmmeterShows(probed, {
             ...at,
             ...(otherId === undefined ? {} : { otherId }),
           });
           return shows.kind === 'ohms' ? number(shows.ohm) : OVERLOAD;
         }),
-      'SIM:LAMP?': () => measured((at) => lampShows(car, at).burns.toUpperCase()),
+      'SIM:LAMP?': () => measured((at) => lampShows(probed, at).burns.toUpperCase()),
       'SIM:POP?': (parameter: string) => {
         const [plusId, minusId] = texts(parameter);
         if (plusId === undefined || minusId === undefined) return METER_ERRORS.parameter;

@@ -75,17 +75,15 @@ async function everyKind(): Promise<string> {
   return id;
 }
 
-const PROOFS = ['live', 'dead', 'original', 'orientation'];
-
 /** A model with a tap point that was probed and proven. */
 async function withLog(): Promise<ModelView> {
   const job = await visitor.job();
   await visitor.probe(job.id, 'dash/F5', ['off', 'acc', 'run', 'crank', 'justOff', 'a', 'b']);
   const plan = [{ feedId: 'switched', sourceId: 'dash/F5', oneWayM: 2 }];
   await visitor.change(job.id, { plan });
+  await visitor.prove(job.id);
   const { status } = await visitor.put(`/jobs/${job.id}/taps/${uuidv7()}`, {
     feedId: 'switched',
-    proofs: PROOFS.map((kind) => ({ kind, passed: true })),
     fuseA: 2,
     awg: 18,
     note: '=behind, the "flap"',

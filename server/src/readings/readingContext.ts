@@ -1,5 +1,6 @@
 import type { ReadingRequest } from '@lucky-thread/contract';
 import type { CircuitFunction, VehicleFacts } from '@lucky-thread/core/vehicle';
+import { LEAD_POINT, LEAD_SPOTS } from '@lucky-thread/core/vehicle';
 import { and, eq, sql } from 'drizzle-orm';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
@@ -41,6 +42,12 @@ export async function readingContext(
       known: sql<string[]>`array(
         select id from sources where model_id = jobs.model_id and id = any(${named}::text[])
         union select id from job_wires where job_id = jobs.id and id = any(${named}::text[])
+        union select point from feed_plans, unnest(array[${sql.join(
+          LEAD_SPOTS.map((spot) => sql`${LEAD_POINT + spot}`),
+          sql`, `,
+        )}]) as spot,
+          lateral (select spot || ':' || feed_id || ':' || source_id as point) as named
+          where job_id = jobs.id and source_id is not null and point = any(${named}::text[])
         union select source_id from job_slots where job_id = jobs.id and source_id = any(${named}::text[]))`,
       readings: sql<number>`(select count(*)::int from readings where job_id = jobs.id)`,
       claims: sql<{ id: string; function: CircuitFunction }[]>`(

@@ -1,16 +1,17 @@
 import { screenSlot, whyNeverTapped } from '@lucky-thread/core/choose';
 import type { Reading } from '@lucky-thread/core/identify';
 import { advise } from '@lucky-thread/core/identify';
-import { proofKindsAt } from '@lucky-thread/core/prove';
 import type { Place, Source } from '@lucky-thread/core/vehicle';
 import { PARKED, isConductor } from '@lucky-thread/core/vehicle';
 import { DEFAULT_SETTINGS, toCoreReading } from '@lucky-thread/contract';
-import type { JobView, LogTapRequest, TapPointView } from '@lucky-thread/contract';
+import type { JobView, LogTapRequest, ShopSettings, TapPointView } from '@lucky-thread/contract';
 import {
   BUNCH_PLACE,
+  feedProofsOf,
   feedSizeOf,
   findSessionOf,
   logFindingsOf,
+  missingProofs,
   seenBy,
   tappedFeeds,
 } from '@lucky-thread/work';
@@ -48,14 +49,15 @@ export async function logTap(
   const { places } = seenBy(found, job);
   const tapped = chosenSource({ job, places }, request);
   const { source } = tapped;
-  await checkSize(db, actor, tapped, request);
+  const settings = (await findShop(db, actor.shopId))?.settings ?? DEFAULT_SETTINGS;
+  checkSize(tapped, settings, request);
   const taps = await tapsForJob(db, scope);
   const counting = (await listReadings(db, job.id)).filter((one) => one.withdrawnAt === null);
   const {
     readings,
     function: is,
     supplyContact,
-  } = findings({ job, places, taps, source }, counting.map(toCoreReading));
+  } = findings({ job, places, taps, tapped, settings }, counting.map(toCoreReading));
   const tap: NewTapPoint = {
     id: ids.tapId,
     shopId: actor.shopId,
@@ -114,13 +116,7 @@ function sameTap(stored: TapPointView, job: JobView, request: LogTapRequest): Ta
  *
  * @throws Problem 422 when nothing fits, the length is missing, or something else comes out.
  */
-async function checkSize(
-  db: Database,
-  actor: Actor,
-  tapped: TappedFeed,
-  request: LogTapRequest,
-): Promise<void> {
-  const settings = (await findShop(db, actor.shopId))?.settings ?? DEFAULT_SETTINGS;
+function checkSize(tapped: TappedFeed, settings: ShopSettings, request: LogTapRequest): void {
   const size = feedSizeOf(tapped, settings);
   if (size === undefined)
     throw invalid([{ path: 'fuseA', message: 'give the length of the lead in the plan first' }]);
@@ -158,9 +154,9 @@ function reasonIn(job: JobView, request: LogTapRequest): string | undefined {
 }
 
 /**
- * The source that a feed was planned for, with everything shown that has to be.
+ * The source that a feed was planned for, that may be taken.
  *
- * @throws Problem 422 when there is none, when it must not be tapped, or when a reason or a proof is missing.
+ * @throws Problem 422 when there is none, when it must not be tapped, or when a reason is missing.
  */
 function chosenSource(
   of: { readonly job: JobView; readonly places: readonly Place[] },
@@ -182,11 +178,6 @@ function chosenSource(
         message: `say in the plan why it was taken. ${screening.reason ?? ''}`.trim(),
       },
     ]);
-  const missing = proofKindsAt(source.kind === 'slot' ? 'slot' : 'wire').filter(
-    (kind) => !request.proofs.some((one) => one.kind === kind),
-  );
-  if (missing.length > 0)
-    throw invalid([{ path: 'proofs', message: `still to be shown: ${missing.join(', ')}` }]);
   return tapped;
 }
 
@@ -203,14 +194,26 @@ function findings(
     readonly job: JobView;
     readonly places: readonly Place[];
     readonly taps: readonly TapPointView[];
-    readonly source: Source;
+    readonly tapped: TappedFeed;
+    readonly settings: ShopSettings;
   },
   readings: readonly Reading[],
 ): Pick<TapPointView, 'function' | 'supplyContact' | 'readings'> {
-  const { job, places, taps, source } = of;
-  const session = findSessionOf({ job, model: { places }, taps }, readings, { state: PARKED });
-  const verdict = advise(session).verdicts.find((one) => one.sourceId === source.id);
+  const { job, places, taps, settings } = of;
+  const { source, feed } = of.tapped;
+  const model = { places };
+  const session = findSessionOf({ job, model, taps }, readings, { state: PARKED });
+  const { verdicts } = advise(session);
+  const verdict = verdicts.find((one) => one.sourceId === source.id);
   const found = logFindingsOf({ job, taps }, source, { verdict, readings });
   if (!found.ok) throw invalid([found.problem]);
+  const proofs = feedProofsOf({ context: { job, model, settings }, readings, verdicts });
+  const open = proofs
+    .filter((one) => one.tapped.feed.id === feed.id)
+    .flatMap((one) => missingProofs(one));
+  if (open.length > 0)
+    throw invalid([
+      { path: 'proofs', message: `still to be shown: ${[...new Set(open)].join(', ')}` },
+    ]);
   return found;
 }

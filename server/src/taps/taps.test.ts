@@ -7,11 +7,11 @@ import type {
 } from '@lucky-thread/contract';
 import { matrixOf } from '@lucky-thread/contract';
 import { screenSlot } from '@lucky-thread/core/choose';
-import { stateAt } from '@lucky-thread/core/vehicle';
+import { leadPointId, stateAt } from '@lucky-thread/core/vehicle';
 import { jobSourcesOf, slotsOf, sourcesOf } from '@lucky-thread/work';
 import { v7 as uuidv7 } from 'uuid';
 import type { TestServer, Visitor } from '../testing/testServer';
-import { problemPaths, readingBody, startTestServer } from '../testing/testServer';
+import { jobBody, problemPaths, readingBody, startTestServer } from '../testing/testServer';
 
 let server: TestServer;
 let visitor: Visitor;
@@ -22,8 +22,7 @@ beforeAll(async () => {
 beforeEach(() => server.forget());
 afterAll(() => server.stop());
 
-const PROOFS = ['live', 'dead', 'original', 'orientation'].map((kind) => ({ kind, passed: true }));
-const LOG = { feedId: 'switched', proofs: PROOFS, fuseA: 2, awg: 18, note: 'behind the flap' };
+const LOG = { feedId: 'switched', fuseA: 2, awg: 18, note: 'behind the flap' };
 const ACCESSORY_PLACES = ['off', 'acc', 'run', 'crank', 'justOff'] as const;
 
 async function jobWith(
@@ -33,7 +32,9 @@ async function jobWith(
   const job = await visitor.job();
   await visitor.probe(job.id, sourceId, places);
   const plan = [{ feedId: 'switched', sourceId, oneWayM: 2 }];
-  return (await visitor.change(job.id, { plan })).body;
+  const { body } = await visitor.change(job.id, { plan });
+  await visitor.prove(job.id);
+  return body;
 }
 
 async function taps(modelId: string): Promise<TapPointView[]> {
@@ -79,6 +80,7 @@ describe('logging a tap point', () => {
     const reason = 'the handbook says clock';
     await visitor.change(job.id, { plan: [{ feedId: 'memory', sourceId, oneWayM: 2, reason }] });
     await visitor.probe(job.id, sourceId, ['off', 'run', 'asleep', 'a', 'b']);
+    await visitor.prove(job.id);
     const { body } = await visitor.put<TapPointView>(`/jobs/${job.id}/taps/${uuidv7()}`, {
       ...LOG,
       feedId: 'memory',
@@ -90,10 +92,16 @@ describe('logging a tap point', () => {
   });
 
   it('takes a slot whose legend warns only with a reason, which goes into the log', async () => {
-    const sourceId = slotsOf(await visitor.model('Longboat')).find(
+    const model = await visitor.model('Longboat');
+    const sourceId = slotsOf(model).find(
       (slot) => screenSlot(slot).class === 'caution' && slot.ratingA !== undefined,
     )?.id;
-    const job = await visitor.job();
+    // Live in run alone: what wants accessory would not be proved there.
+    const supply = { id: 'switched', name: 'Supply', role: 'switched', currentA: 0.6 };
+    const { body: job } = await visitor.put<JobView>(`/jobs/${uuidv7()}`, {
+      ...jobBody(model.id),
+      device: { name: 'Lamp', feeds: [supply] },
+    });
     const plan = { feedId: 'switched', sourceId, oneWayM: 2 };
     await visitor.change(job.id, { plan: [plan] });
     const url = `/jobs/${job.id}/taps/${uuidv7()}`;
@@ -102,6 +110,7 @@ describe('logging a tap point', () => {
     expect(problemPaths(refused)).toEqual(['reason']);
     await visitor.change(job.id, { plan: [{ ...plan, reason: 'nothing else in reach.' }] });
     await visitor.probe(job.id, sourceId ?? '', ['asleep', ...ACCESSORY_PLACES, 'a', 'b']);
+    await visitor.prove(job.id);
     const { body } = await visitor.put<TapPointView>(url, LOG);
     expect(body.note).toMatch(
       /^Caution: .*Taken because: nothing else in reach\. behind the flap$/,
@@ -170,13 +179,35 @@ describe('logging a tap point', () => {
     expect(problemPaths(answer)).toEqual(['supplyContact']);
   });
 
-  it('refuses without all four closing proofs, each passed', async () => {
+  it('refuses without every reading that proves it, whatever was ticked, and after one that failed', async () => {
     const job = await jobWith('dash/F5', [...ACCESSORY_PLACES, 'a', 'b']);
     const path = `/jobs/${job.id}/taps/${uuidv7()}`;
-    const short = await visitor.put(path, { ...LOG, proofs: PROOFS.slice(1) });
+    const at = (volts: number, seconds: number) => ({
+      ...readingBody(leadPointId('endOriginalOut', 'switched', 'dash/F5'), volts),
+      takenAt: new Date(2026, 4, 4, 2, 0, seconds).toISOString(),
+    });
+    const failed = `/jobs/${job.id}/readings/${uuidv7()}`;
+    await visitor.put(failed, at(0.02, 1));
+    await visitor.put(`/jobs/${job.id}/proofs/${uuidv7()}`, {
+      ...{ feedId: 'switched', kind: 'orientation', readingIds: [] },
+      at: new Date(2026, 4, 4).toISOString(),
+    });
+    const short = await visitor.put<ProblemDocument>(path, LOG);
     expect(problemPaths(short)).toEqual(['proofs']);
-    const failed = [{ kind: 'live', passed: false }, ...PROOFS.slice(1)];
-    expect((await visitor.put(path, { ...LOG, proofs: failed })).status).toBe(422);
+    expect(short.body.errors?.[0]?.message).toBe('still to be shown: orientation');
+    // The tap turned round and read again.
+    await visitor.put(`/jobs/${job.id}/readings/${uuidv7()}`, at(12.3, 2));
+    expect((await visitor.put(path, LOG)).status).toBe(200);
+  });
+
+  it('takes readings of added leads only where the job has joined them', async () => {
+    const job = await jobWith('dash/F5', [...ACCESSORY_PLACES, 'a', 'b']);
+    const put = async (point: string): Promise<number> =>
+      (await visitor.put(`/jobs/${job.id}/readings/${uuidv7()}`, readingBody(point))).status;
+    expect(await put(leadPointId('end', 'switched', 'dash/F5'))).toBe(200);
+    expect(await put(leadPointId('end', 'switched', 'dash/F3'))).toBe(422);
+    expect(await put(leadPointId('end', 'memory', 'dash/F5'))).toBe(422);
+    expect(await put('lead:elsewhere:switched:dash/F5')).toBe(422);
   });
 });
 
@@ -243,14 +274,29 @@ describe('a tap point at a wire', () => {
       });
     return laid.body;
   }
-  const proofs = PROOFS.filter(({ kind }) => kind !== 'orientation');
+
+  /** Reads the added lead, as its closing proofs ask. */
+  async function proveSplice(job: JobView): Promise<void> {
+    for (const [spot, place, volts] of [
+      ['end', 'run', 12.2],
+      ['end', 'acc', 12.1],
+      ['end', 'off', 0.01],
+      ['original', 'run', 12.4],
+      ['ground', 'run', 0.03],
+    ] as const)
+      await visitor.put(`/jobs/${job.id}/readings/${uuidv7()}`, {
+        ...readingBody(leadPointId(spot, 'switched', WIRE), volts),
+        state: stateAt(place),
+      });
+  }
 
   it('needs no way round, has no supply side, and becomes the model’s wire', async () => {
     const job = await splicedJob();
     const url = `/jobs/${job.id}/taps/${uuidv7()}`;
-    const short = await visitor.put(url, { ...LOG, proofs: proofs.slice(1) });
+    const short = await visitor.put(url, LOG);
     expect(problemPaths(short)).toEqual(['proofs']);
-    const answer = await visitor.put<TapPointView>(url, { ...LOG, proofs });
+    await proveSplice(job);
+    const answer = await visitor.put<TapPointView>(url, LOG);
     expect(answer.status).toBe(200);
     expect(answer.body).toMatchObject({
       sourceId: WIRE,
@@ -279,7 +325,8 @@ describe('a tap point at a wire', () => {
 
   it('goes out as CSV without a side, and comes back', async () => {
     const job = await splicedJob();
-    await visitor.put(`/jobs/${job.id}/taps/${uuidv7()}`, { ...LOG, proofs });
+    await proveSplice(job);
+    await visitor.put(`/jobs/${job.id}/taps/${uuidv7()}`, LOG);
     const path = `/models/${job.vehicle.modelId}/taps.csv`;
     const { text } = await visitor.get(path);
     expect(text).toMatch(/harness\/X7,accessory,,2020/);

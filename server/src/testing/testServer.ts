@@ -6,13 +6,18 @@ import type {
   ModelSummary,
   ModelView,
   ProblemDocument,
+  ReadingView,
+  TapPage,
 } from '@lucky-thread/contract';
+import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
+import { seenBy } from '@lucky-thread/work';
 import { benchCar, meterReading, seededRandom } from '@lucky-thread/core/bench';
 import { nextState, stateAt } from '@lucky-thread/core/vehicle';
 import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import { createServer } from '../app';
 import { migrateDatabase, openDatabase } from '../db/database';
+import { provingReadings } from '../meter/provingReadings';
 import { DEMO_ACCOUNTS, DEMO_VEHICLES, seed } from '../demo/seed';
 
 /** An answer of the server under test. */
@@ -193,6 +198,23 @@ export class Visitor {
     const model = await this.model(name);
     const { body } = await this.put<JobView>(`/jobs/${uuidv7()}`, jobBody(model.id));
     return body;
+  }
+
+  /** Reads every added lead of a job as its closing proofs ask, fitted as planned in the simulated car. */
+  async prove(jobId: string): Promise<void> {
+    const { body: job } = await this.get<JobView>(`/jobs/${jobId}`);
+    const found = (await this.get<ModelView>(`/models/${job.vehicle.modelId}`)).body;
+    const { taps } = (await this.get<TapPage>(`/models/${job.vehicle.modelId}/taps`)).body;
+    const readings = (await this.get<ReadingView[]>(`/jobs/${jobId}/readings`)).body;
+    const bench = DEMO_VEHICLES.find((one) => job.vehicleName.includes(one.model))?.bench;
+    if (bench === undefined) throw new Error(`no simulated car behind ${job.vehicleName}`);
+    const of = { job, model: seenBy(found, job), taps, readings, settings: DEFAULT_SETTINGS };
+    for (const one of provingReadings(of, bench, seededRandom(1)))
+      await this.put(`/jobs/${jobId}/readings/${uuidv7()}`, {
+        ...one,
+        instrument: 'simulatedMeter',
+        takenAt: new Date(2026, 4, 4, 1).toISOString(),
+      });
   }
 
   /** Takes readings of a slot with the simulated meter and stores them. */

@@ -91,9 +91,9 @@ describe('a model that is like another', () => {
     await visitor.change(job.id, {
       plan: [{ feedId: 'switched', sourceId: 'dash/F5', oneWayM: 2 }],
     });
+    await visitor.prove(job.id);
     const logged = await visitor.put(`/jobs/${job.id}/taps/${uuidv7()}`, {
       feedId: 'switched',
-      proofs: ['live', 'dead', 'original', 'orientation'].map((kind) => ({ kind, passed: true })),
       fuseA: 2,
       awg: 18,
     });

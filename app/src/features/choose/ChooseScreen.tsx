@@ -88,7 +88,7 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
             verdicts={verdicts}
             sources={sources}
             ranking={rankings[feed.id]}
-            onChoose={(entry) => change.setPlan(withFeedPlan(context.job.plan, entry))}
+            onChoose={(entry) => change.setPlan(withFeedPlan(context.job, entry))}
           />
         ))}
       </SideBySide>

@@ -1,7 +1,7 @@
 import { toCoreReading } from '@lucky-thread/contract';
 import type { FindAdvice, Verdict } from '@lucky-thread/core/identify';
 import type { SlotSource } from '@lucky-thread/core/vehicle';
-import { isConductor, nameOf } from '@lucky-thread/core/vehicle';
+import { isConductor, isLeadPoint, nameOf } from '@lucky-thread/core/vehicle';
 import { useCallback, useMemo, useState } from 'react';
 import type { ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
@@ -275,7 +275,9 @@ function History({ context, finding }: PartProps) {
       <ReadingHistory
         jobId={context.job.id}
         rows={finding.rows}
-        nameOf={(sourceId) => names.get(sourceId) ?? sourceId}
+        nameOf={(sourceId) =>
+          names.get(sourceId) ?? (isLeadPoint(sourceId) ? 'Added lead' : sourceId)
+        }
       />
     </View>
   );

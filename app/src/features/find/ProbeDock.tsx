@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { isTrigger } from '@lucky-thread/core/identify';
 import type { Source } from '@lucky-thread/core/vehicle';
-import { stateId } from '@lucky-thread/core/vehicle';
+import { isLeadPoint, stateId } from '@lucky-thread/core/vehicle';
 import { withdraw } from '../../store/outbox';
 import type { Probing } from '../../store/probeSlice';
 import { carBroughtTo, clipMoved } from '../../store/probeSlice';
@@ -124,7 +124,7 @@ function SourcePad(
     ...(byOhms ? { measure: 'ohms' as const } : {}),
     ...(clip === 'constant' && !byOhms ? { clipId: BATTERY } : {}),
   });
-  const last = countingRows(finding.rows).at(-1);
+  const last = countingRows(finding.rows).findLast((row) => !isLeadPoint(row.sourceId));
   const undo = (): void => {
     if (last !== undefined) dispatch(withdraw(jobId, last.id));
   };

@@ -1,5 +1,4 @@
 import type { TapPointView } from '@lucky-thread/contract';
-import { proofKindsAt } from '@lucky-thread/core/prove';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -21,7 +20,8 @@ import { JobStanding } from '../../shell/JobStanding';
 import { MissingTaps } from '../../shell/MissingTaps';
 import type { TappedFeed, JobContext } from '@lucky-thread/work';
 import {
-  shownProofs,
+  feedProofsOf,
+  missingProofs,
   isWholeJob,
   tappedFeeds,
   feedSizeOf,
@@ -93,7 +93,6 @@ function LogCard(props: {
   // One id for all tries, so that a try whose answer was lost is not logged twice.
   const [id] = useState(() => uuidv7());
   const { feed, source } = tapped;
-  const shown = shownProofs(context.job, feed.id);
   const change = useJobChange(context.job);
   const verdict = finding.advice?.verdicts.find((one) => one.sourceId === source.id);
   const size = feedSizeOf(tapped, context.settings);
@@ -103,16 +102,15 @@ function LogCard(props: {
     : '';
   const found = logFindingsOf(context, source, { verdict, readings });
   const missing = finding.advice !== undefined && !found.ok ? found.problem.message : undefined;
-  const proven = proofKindsAt(source.kind === 'slot' ? 'slot' : 'wire').every((kind) =>
-    shown.includes(kind),
-  );
+  const proofs = feedProofsOf({ context, readings, verdicts: finding.advice?.verdicts ?? [] });
+  const own = proofs.find((one) => one.tapped.feed.id === feed.id);
+  const proven = own !== undefined && missingProofs(own).length === 0;
   const waiting =
     change.waiting ||
     finding.rows.some((row) => row.saved === 'unsaved' || row.saved === 'sending');
   const write = async (): Promise<TapPointView | undefined> => {
     if (size?.ok !== true) return undefined;
-    const proofs = shown.map((kind) => ({ kind, passed: true }));
-    const body = { feedId: feed.id, proofs, fuseA: size.fuseA, awg: size.awg, note };
+    const body = { feedId: feed.id, fuseA: size.fuseA, awg: size.awg, note };
     const result = await logTap({ jobId: context.job.id, id, body });
     setProblem(result.error === undefined ? undefined : problemText(result.error));
     return result.data;

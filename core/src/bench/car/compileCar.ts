@@ -6,14 +6,13 @@ import { filamentOhm } from './bulb';
 import type { BenchCircuit, BenchVehicle } from './circuit';
 import type { FittedTap, Situation, Unsettled } from './situation';
 import { wireElements } from './compileWire';
-import { RELAY_COIL, busNode, ghost, slotNode } from './nodes';
+import { leadElements, tappedSlots } from './addedLeads';
+import { RELAY_COIL, busNode, fuseOhm, ghost, slotNode } from './nodes';
 import { BENCH_SUPPLIES, isClosed } from './supplies';
 
 /** Wire and contacts from the battery to a bus, and from a bus to a slot, Ω. */
 const BUS_OHM = 0.004;
 const FEED_OHM = 0.026;
-/** A fuse drops about this much at its rating, V. Common practice: 0.06 to 0.12 V. */
-const FUSE_DROP_V = 0.09;
 const USUAL_RATING_A = 10;
 /** Resistance from the bus into a back-fed circuit, Ω. */
 const BACK_FEED_OHM = 0.05;
@@ -21,11 +20,6 @@ const BACK_FEED_OHM = 0.05;
 const COIL_OHM = 85;
 /** Beyond this a load is no load, Ω. */
 const NO_LOAD_OHM = 1e9;
-
-/** Resistance of a fuse of a rating, Ω. */
-export function fuseOhm(ratingA: number): number {
-  return FUSE_DROP_V / ratingA;
-}
 
 /** The car in one state at one instant, as elements. */
 export function compileCar(
@@ -42,6 +36,7 @@ export function compileCar(
   elements.push({ kind: 'resistor', a: RELAY_COIL, b: CHASSIS, ohm: COIL_OHM });
   for (const circuit of vehicle.circuits) pushCircuit(elements, circuit, given);
   for (const tap of given.situation.taps) pushTap(elements, vehicle, tap);
+  for (const lead of given.situation.leads ?? []) elements.push(...leadElements(lead));
   for (const wire of vehicle.wires ?? [])
     elements.push(...wireElements(wire, state, given.unsettled));
   return elements;
@@ -56,7 +51,9 @@ function pushCircuit(
   const loadSide = slotNode(circuit.slotId, circuit.supplyContact === 'a' ? 'b' : 'a');
   elements.push({ kind: 'resistor', a: busNode(circuit.supply), b: supplySide, ohm: FEED_OHM });
   const { pulled, opened, taps } = given.situation;
-  const tapped = taps.some((tap) => tap.slotId === circuit.slotId);
+  const tapped =
+    taps.some((tap) => tap.slotId === circuit.slotId) ||
+    tappedSlots(given.situation.leads ?? []).has(circuit.slotId);
   const fuseIn = !pulled.has(circuit.slotId) && !tapped;
   if (fuseIn && !circuit.blown && !opened.has(circuit.slotId))
     elements.push({

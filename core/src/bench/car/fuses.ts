@@ -1,7 +1,6 @@
 import type { VehicleState } from '../../vehicle';
 import type { BenchCar } from './benchCar';
-import { fuseOhm } from './compileCar';
-import { slotNode } from './nodes';
+import { fuseOhm, slotNode } from './nodes';
 
 /** Current through the two fuses of a fitted tap, A. */
 export interface TapCurrents {

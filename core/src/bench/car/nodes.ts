@@ -5,6 +5,14 @@ import type { BenchSupply } from './supplies';
 /** Insulation between an open wire and what couples into it, Ω. */
 const STRAY_OHM = 8e6;
 
+/** A fuse drops about this much at its rating, V. Common practice: 0.06 to 0.12 V. */
+const FUSE_DROP_V = 0.09;
+
+/** Resistance of a fuse of a rating, Ω. */
+export function fuseOhm(ratingA: number): number {
+  return FUSE_DROP_V / ratingA;
+}
+
 /** Node of a supply's bus. */
 export function busNode(supply: BenchSupply): string {
   return `bus:${supply}`;

@@ -1,3 +1,5 @@
+import type { FittedLead } from './addedLeads';
+
 /**
  * A fuse tap in a slot: its line blade (the one common to both of its fuses) stands in one contact, its other blade
  * in the other one. A fuse left out is undefined.
@@ -16,6 +18,8 @@ export interface Situation {
   /** Slots whose fuse is out. */
   readonly pulled: ReadonlySet<string>;
   readonly taps: readonly FittedTap[];
+  /** Leads that were added, with everything that hangs on them; left out: none. */
+  readonly leads?: readonly FittedLead[];
   /** Slots whose fuse has opened. */
   readonly opened: ReadonlySet<string>;
 }

@@ -1,6 +1,7 @@
 import type { VehicleState } from '../../vehicle';
 import type { BenchCar, Instants } from '../car/benchCar';
 import { BATTERY_POST } from '../car/battery';
+import { leadEnd, leadGround, tappedSlots } from '../car/addedLeads';
 import { slotNode } from '../car/nodes';
 import { CHASSIS } from '../network/element';
 import type { Port, SolvedNetwork } from '../network/solveNetwork';
@@ -37,14 +38,24 @@ export function nodeOf(car: BenchCar, touch: Pick<BenchTouch, 'pointId' | 'conta
   if (circuit !== undefined)
     return slotNode(circuit.slotId, touch.contact ?? circuit.supplyContact);
   if ((car.vehicle.wires ?? []).some((wire) => wire.id === touch.pointId)) return touch.pointId;
+  if (isLeadNode(car, touch.pointId)) return touch.pointId;
   throw new RangeError(`The simulated car has no slot or wire ${touch.pointId} to probe`);
+}
+
+function isLeadNode({ situation }: BenchCar, id: string): boolean {
+  return (situation.leads ?? []).some(
+    (lead) => id === leadEnd(lead.id) || id === leadGround(lead.id),
+  );
 }
 
 /** Touching one contact of a slot takes its fuse out, unless it is out or a tap stands in it. */
 function asTouched(car: BenchCar, touch: BenchTouch): BenchCar {
   if (touch.contact === undefined) return car;
-  const { pulled, taps } = car.situation;
-  const isOut = pulled.has(touch.pointId) || taps.some((tap) => tap.slotId === touch.pointId);
+  const { pulled, taps, leads = [] } = car.situation;
+  const isOut =
+    pulled.has(touch.pointId) ||
+    taps.some((tap) => tap.slotId === touch.pointId) ||
+    tappedSlots(leads).has(touch.pointId);
   return isOut ? car : car.without(touch.pointId);
 }
 

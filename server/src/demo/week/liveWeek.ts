@@ -3,7 +3,6 @@ import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import type { BenchCar, BenchSupply, BenchVehicle } from '@lucky-thread/core/bench';
 import { benchCar, meterReading, seededRandom } from '@lucky-thread/core/bench';
 import { screenSlot, tapFit } from '@lucky-thread/core/choose';
-import { proofKindsAt } from '@lucky-thread/core/prove';
 import type { SlotSource, VehicleState } from '@lucky-thread/core/vehicle';
 import { stateAt } from '@lucky-thread/core/vehicle';
 import type { SlotFeed } from '@lucky-thread/work';
@@ -16,8 +15,10 @@ import { jobs, models, shops, users } from '../../db/schema';
 import { createJob, getJob } from '../../jobs/jobService';
 import { putPlan } from '../../jobs/planCommand';
 import { deferCheck, putStanding, reachPhase } from '../../jobs/progressCommands';
-import { showProof } from '../../jobs/proofCommand';
+import { provingReadings } from '../../meter/provingReadings';
+import { listReadings } from '../../readings/readingRepository';
 import { recordReading } from '../../readings/readingService';
+import { tapsForJob } from '../../taps/tapRepository';
 import { logTap } from '../../taps/tapService';
 import { findBench, findModel } from '../../vehicles/modelRepository';
 import { insertPlaces } from '../../vehicles/placeRepository';
@@ -114,8 +115,10 @@ async function doJob(db: Database, actor: Actor, entry: WeekJob, doing: Doing): 
       await putPlan(db, actor, { jobId, feedId: plan.feedId }, { ...head(at), base: null, plan });
     await reachPhase(db, actor, jobId, { ...head(at), phase: entry.until });
   }
-  if (entry.until === 'log')
-    for (const plan of plans) await logged(db, actor, { jobId, plan, entry, model, at });
+  if (entry.until === 'log') {
+    await proveLeads(probe, model, bench);
+    for (const plan of plans) await logged(db, actor, { jobId, plan, entry, model });
+  }
   if (entry.part !== undefined || entry.reopened !== undefined)
     await putStanding(db, actor, jobId, {
       ...head(at),
@@ -242,6 +245,22 @@ async function probeSource(of: Probing, sourceId: string, but: string | undefine
     await read(of, { sourceId, state: { ...stateAt('run'), lamps: true }, contact });
 }
 
+/** Reads every added lead as its closing proofs ask. */
+async function proveLeads(of: Probing, model: ModelView, bench: BenchVehicle): Promise<void> {
+  const { db, actor, jobId, at, random } = of;
+  const job = await getJob(db, actor, jobId);
+  const taps = await tapsForJob(db, { shopId: actor.shopId, modelId: model.id, jobId });
+  const readings = await listReadings(db, jobId);
+  const given = { job, model, taps, readings, settings: DEFAULT_SETTINGS };
+  for (const one of provingReadings(given, bench, random))
+    await recordReading(
+      db,
+      actor,
+      { jobId, readingId: uuidv7() },
+      { ...one, instrument: 'meter', takenAt: at.toISOString() },
+    );
+}
+
 async function read(
   { db, actor, jobId, at, car, random }: Probing,
   touch: { readonly sourceId: string; readonly state: VehicleState; readonly contact?: 'a' | 'b' },
@@ -268,34 +287,19 @@ async function logged(
     readonly plan: FeedPlanInput;
     readonly entry: WeekJob;
     readonly model: ModelView;
-    readonly at: Date;
   },
 ): Promise<void> {
-  const { jobId, plan, entry, model, at } = of;
+  const { jobId, plan, entry, model } = of;
   const job = await getJob(db, actor, jobId);
   const tapped = tappedFeeds({ job, model }).find(({ feed }) => feed.id === plan.feedId);
   const size = tapped === undefined ? undefined : feedSizeOf(tapped, DEFAULT_SETTINGS);
   if (size?.ok !== true) throw new Error(`nothing fits ${plan.feedId} of ${entry.vehicle}`);
-  const kinds = proofKindsAt('slot');
-  for (const kind of kinds)
-    await showProof(
-      db,
-      actor,
-      { jobId, proofId: uuidv7() },
-      {
-        feedId: plan.feedId,
-        kind,
-        readingIds: [],
-        at: at.toISOString(),
-      },
-    );
   await logTap(
     db,
     actor,
     { jobId, tapId: uuidv7() },
     {
       feedId: plan.feedId,
-      proofs: kinds.map((kind) => ({ kind, passed: true })),
       fuseA: size.fuseA,
       awg: size.awg,
       ...(entry.note === undefined ? {} : { note: entry.note }),

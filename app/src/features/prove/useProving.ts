@@ -1,0 +1,71 @@
+import type { FeedProofs, JobContext, StandingCheck } from '@lucky-thread/work';
+import { feedProofsOf } from '@lucky-thread/work';
+import { orderChecks } from '@lucky-thread/core/prove';
+import { useMemo, useState } from 'react';
+import type { Finding } from '../../work/useFind';
+import { coreReadings } from '../../work/jobReadings';
+
+/** A check in hand, with the feed that it proves. */
+export interface CurrentCheck extends StandingCheck {
+  readonly feedId: string;
+  readonly feedName: string;
+}
+
+/** The closing proofs of a job, and which check is next. */
+export interface Proving {
+  readonly feeds: readonly FeedProofs[];
+  /** The check in hand; undefined once every one has been read and passed, or was left for later. */
+  readonly current: CurrentCheck | undefined;
+  /** So many of so many checks have passed. */
+  readonly passed: number;
+  readonly all: number;
+  /** Takes a check out of its turn. */
+  readonly take: (feedId: string, checkId: string) => void;
+  /** Goes on by the order. */
+  readonly goOn: () => void;
+  /** Leaves the checks of the state in hand for later. */
+  readonly later: () => void;
+}
+
+/** Works out how the proofs stand, and leads from one check to the next with as few changes of the car as there are. */
+export function useProving(context: JobContext, finding: Finding): Proving {
+  const { job, model, settings } = context;
+  const { rows, advice } = finding;
+  const feeds = useMemo(
+    () =>
+      feedProofsOf({
+        context: { job, model, settings },
+        readings: coreReadings(rows),
+        verdicts: advice?.verdicts ?? [],
+      }),
+    [job, model, settings, rows, advice],
+  );
+  const [taken, setTaken] = useState<string>();
+  const [left, setLeft] = useState<readonly string[]>([]);
+  const checks = useMemo(() => orderChecks(feeds.flatMap(checksOf)), [feeds]);
+  const open = checks.filter(({ standing }) => standing.is !== 'passed');
+  const current =
+    checks.find((one) => keyOf(one.feedId, one.check.id) === taken) ??
+    open.find((one) => !left.includes(one.check.pointId + one.check.id));
+  return {
+    feeds,
+    current,
+    passed: checks.length - open.length,
+    all: checks.length,
+    take: (feedId, checkId) => setTaken(keyOf(feedId, checkId)),
+    goOn: () => setTaken(undefined),
+    later: () => {
+      setTaken(undefined);
+      if (current !== undefined) setLeft([...left, current.check.pointId + current.check.id]);
+    },
+  };
+}
+
+function checksOf({ tapped, proofs }: FeedProofs): CurrentCheck[] {
+  const { id: feedId, name: feedName } = tapped.feed;
+  return proofs.flatMap(({ checks }) => checks).map((one) => ({ ...one, feedId, feedName }));
+}
+
+function keyOf(feedId: string, checkId: string): string {
+  return `${feedId} ${checkId}`;
+}

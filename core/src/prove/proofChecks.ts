@@ -1,0 +1,194 @@
+import { GROUND_LIMIT_V } from '../choose';
+import { isTrigger } from '../identify';
+import type { CircuitFunction, LeadSpot, StitchPlace, VehicleState } from '../vehicle';
+import { PLACE_WORDS, leadPointId, placeOf, stateAt } from '../vehicle';
+import type { JoinedAt, Proof, ProofKind, PromisedFeed } from './closingProofs';
+import { closingProofs } from './closingProofs';
+
+/** One reading that a closing proof rests on, with what it must show. */
+export interface ProofCheck {
+  /** Unique within the feed. */
+  readonly id: string;
+  readonly kind: ProofKind;
+  readonly spot: LeadSpot;
+  /** What a reading of it goes by. */
+  readonly pointId: string;
+  readonly state: VehicleState;
+  /** Where the probe goes and what is done for it, in one sentence. */
+  readonly how: string;
+  /** What a good joint shows, V. */
+  readonly expectV: number;
+  /** Least that will do, V; undefined where it must be dead. */
+  readonly leastV: number | undefined;
+  /** Most that will do, V; undefined where it must be live. */
+  readonly mostV: number | undefined;
+  /** Where the limit comes from. */
+  readonly because: string;
+  readonly caution: string | undefined;
+}
+
+/** What the checks of a lead are worked out from. */
+export interface ProvedLead {
+  readonly feed: PromisedFeed & { readonly id: string; readonly currentA: number };
+  readonly sourceId: string;
+  readonly at: JoinedAt;
+  /** What the source turned out to be; undefined while nobody knows. */
+  readonly of: CircuitFunction | undefined;
+  /** Volts that a meter showed at the source before anything was joined, by place. */
+  readonly sourceV: Partial<Record<StitchPlace, number>>;
+  /** What the lead loses with its load on, and the most that it may, V. */
+  readonly dropV: number;
+  readonly dropLimitV: number;
+  /** Whether the device’s ground is measured at this lead: at the heaviest of a job. */
+  readonly ground: boolean;
+}
+
+/**
+ * What a supply shows where nobody measured it, V: a rested battery; charging; cranking as it dips. Common practice, check values
+ * “Battery”.
+ */
+const USUAL_V: Partial<Record<StitchPlace, number>> = { engine: 14, crank: 9.6 };
+const RESTED_V = 12.3;
+/** The battery gives way between two readings, and a meter is off by a little, V. Our own choice; cranking dips anew each time. */
+const BETWEEN_READINGS_V = 0.25;
+const BETWEEN_CRANKS_V = 1;
+/** The car’s own feed and its battery give way under the added load, Ω: bus, fuse, feed, battery. Common practice: some tens of mΩ. */
+const CAR_OHM = 0.05;
+/** Where nobody measured the source, a tired battery must still pass, V. */
+const UNMEASURED_V = 0.6;
+/** With the load on, what floats is pulled down: more than this is a supply, V. Common practice. */
+const DEAD_V = 0.8;
+
+/**
+ * The readings that prove an added lead, in the order of its proofs, with the limit of each: what the source gave in that state,
+ * less what the lead may lose with its load on. None for signals: what the device does with them is the proof.
+ */
+export function proofChecks(lead: ProvedLead): readonly ProofCheck[] {
+  if (isTrigger(lead.feed.role)) return [];
+  const checks = closingProofs(lead.feed, lead.of, lead.at).flatMap((proof) =>
+    checksOf(lead, proof),
+  );
+  return lead.ground ? [...checks, groundCheck(lead, checks)] : checks;
+}
+
+function checksOf(lead: ProvedLead, proof: Proof): ProofCheck[] {
+  switch (proof.kind) {
+    case 'live':
+      return proof.states.map((state) => live(lead, proof, { spot: 'end', state, how: FAR_END }));
+    case 'dead':
+      return proof.states.length === 0
+        ? [dead(lead, proof, { spot: 'endAddedOut', state: stateAt('off'), how: ADDED_OUT })]
+        : proof.states.map((state) => dead(lead, proof, { spot: 'end', state, how: FAR_END }));
+    case 'original': {
+      const [state = stateAt('run')] = liveStates(lead);
+      const how = lead.at === 'slot' ? BEHIND_ORIGINAL : AT_WIRE;
+      return [live({ ...lead, dropV: 0, dropLimitV: 0 }, proof, { spot: 'original', state, how })];
+    }
+    case 'orientation':
+      return proof.states.map((state) =>
+        live(lead, proof, { spot: 'endOriginalOut', state, how: ORIGINAL_OUT }),
+      );
+  }
+}
+
+const FAR_END = 'Device on, meter over its plug: plus lead to ground lead.';
+const ADDED_OUT = 'Take the added fuse out, meter at the far end of the lead.';
+const BEHIND_ORIGINAL =
+  'Meter on the original fuse’s load side, in the tap. Then try what it feeds: it works as before.';
+const AT_WIRE =
+  'Meter on the car’s wire beside the joint. Then try what it feeds: it works as before.';
+const ORIGINAL_OUT =
+  'Key off, original fuse out of the tap, back to this state: meter at the far end.';
+
+/** A spot in a state, and how it is read. */
+interface Asked {
+  readonly spot: LeadSpot;
+  readonly state: VehicleState;
+  readonly how: string;
+}
+
+function live(lead: ProvedLead, proof: Proof, asked: Asked): ProofCheck {
+  const place = placeOf(asked.state);
+  const measured = lead.sourceV[place];
+  const source = measured ?? USUAL_V[place] ?? RESTED_V;
+  const swing = measured === undefined ? UNMEASURED_V : 0;
+  const between = place === 'crank' ? BETWEEN_CRANKS_V : BETWEEN_READINGS_V;
+  const sagV = between + swing + lead.feed.currentA * CAR_OHM;
+  const leastV = source - lead.dropLimitV - sagV;
+  const from =
+    measured === undefined ? `usually ${volts(source)}` : `${volts(source)} read at the source`;
+  const loses =
+    lead.dropLimitV > 0 ? `, less ${volts(lead.dropLimitV)} that the lead may lose` : '';
+  return {
+    ...head(lead, proof, asked),
+    expectV: source - lead.dropV,
+    leastV,
+    mostV: undefined,
+    because: `At least ${volts(leastV)}: ${from}${loses}, ${volts(sagV)} for the battery and the car’s own feed.`,
+  };
+}
+
+function dead(lead: ProvedLead, proof: Proof, asked: Asked): ProofCheck {
+  return {
+    ...head(lead, proof, asked),
+    expectV: 0,
+    leastV: undefined,
+    mostV: DEAD_V,
+    because: `At most ${volts(DEAD_V)}: with the load on, what floats is pulled down.`,
+  };
+}
+
+function groundCheck(lead: ProvedLead, checks: readonly ProofCheck[]): ProofCheck {
+  const [state = stateAt('run')] = liveStates(lead);
+  const spot = 'ground';
+  return {
+    ...{ id: `${spot} ${placeOf(state)}`, kind: checks[0]?.kind ?? 'live', spot, state },
+    pointId: leadPointId(spot, lead.feed.id, lead.sourceId),
+    how: 'Device on: meter between its ground and the battery’s minus.',
+    expectV: 0,
+    leastV: undefined,
+    mostV: GROUND_LIMIT_V,
+    because: `At most ${volts(GROUND_LIMIT_V)} with the load on, common practice.`,
+    caution: undefined,
+  };
+}
+
+function head(
+  lead: ProvedLead,
+  proof: Proof,
+  { spot, state, how }: Asked,
+): Pick<ProofCheck, 'id' | 'kind' | 'spot' | 'pointId' | 'state' | 'how' | 'caution'> {
+  return {
+    ...{ id: `${spot} ${placeOf(state)}`, kind: proof.kind, spot, state, how },
+    pointId: leadPointId(spot, lead.feed.id, lead.sourceId),
+    caution: proof.caution,
+  };
+}
+
+function liveStates(lead: ProvedLead): readonly VehicleState[] {
+  return (
+    closingProofs(lead.feed, lead.of, lead.at).find(({ kind }) => kind === 'live')?.states ?? []
+  );
+}
+
+function volts(value: number): string {
+  return `${value.toFixed(2)} V`;
+}
+
+/** What a check must show, as short as it can be said. */
+export function checkLimit({ leastV, mostV }: Pick<ProofCheck, 'leastV' | 'mostV'>): string {
+  return leastV === undefined ? `≤ ${volts(mostV ?? 0)}` : `≥ ${volts(leastV)}`;
+}
+
+/** A check’s state in words, as it stands over its row. */
+export function checkTitle({ spot, state }: Pick<ProofCheck, 'spot' | 'state'>): string {
+  return `${SPOT_WORDS[spot]}: ${PLACE_WORDS[placeOf(state)]}`;
+}
+
+const SPOT_WORDS: Record<LeadSpot, string> = {
+  end: 'Far end',
+  endOriginalOut: 'Far end, original fuse out',
+  endAddedOut: 'Far end, added fuse out',
+  original: 'Original circuit',
+  ground: 'Ground, load on',
+};
