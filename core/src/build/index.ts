@@ -1,2 +1,16 @@
+export { bodyGraph } from './body/bodyGraph';
+export type { BodyGraph, BodyKnowledge, Passage, Spot } from './body/bodyGraph';
+export { BODY_SHAPES, BODY_STYLES, BODY_STYLE_NAMES } from './body/bodyStyles';
+export type { BodyMeasures, BodyStyle } from './body/bodyStyles';
+export { PASSAGE_KINDS, ROUTE_HAZARDS } from './body/passageKinds';
+export type { PassageKindId, RouteHazard } from './body/passageKinds';
+export { leadLength } from './route/leadLength';
+export type { CutLength } from './route/leadLength';
+export { mountSpots, usualMount } from './route/mountSpots';
+export type { MountSpot } from './route/mountSpots';
+export { ROUTE_AIMS, routeCost, routeLeads } from './route/routeLeads';
+export type { LaidLead, LaidRoute, LeadToLay, RouteAim } from './route/routeLeads';
+export { shortestPath } from './route/shortestPath';
+export type { Path } from './route/shortestPath';
 export { tapSteps } from './tapSteps';
 export type { PlannedTap, SlotTap, Splice, WorkStep } from './tapSteps';

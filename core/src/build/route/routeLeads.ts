@@ -1,0 +1,168 @@
+import type { BodyGraph, Passage } from '../body/bodyGraph';
+import type { RouteHazard } from '../body/passageKinds';
+import { PASSAGE_KINDS, ROUTE_HAZARDS } from '../body/passageKinds';
+import { shortestPath } from './shortestPath';
+
+/** What a route is to be good at. */
+export const ROUTE_AIMS = ['balanced', 'short', 'quick', 'clear'] as const;
+/** One aim: all three together, the least lead, the least work, the fewest hazards. */
+export type RouteAim = (typeof ROUTE_AIMS)[number];
+
+/** What a metre of lead, a second of work and a second of a hazard’s price weigh. Our own choice: a metre is worth half a minute. */
+const WEIGHTS: Record<
+  RouteAim,
+  { readonly perM: number; readonly work: number; readonly hazard: number }
+> = {
+  balanced: { perM: 30, work: 1, hazard: 1 },
+  short: { perM: 300, work: 0.2, hazard: 0.2 },
+  quick: { perM: 10, work: 3, hazard: 0.2 },
+  clear: { perM: 15, work: 0.3, hazard: 6 },
+};
+
+/** A lead to be laid: from the device to its source. */
+export interface LeadToLay {
+  readonly id: string;
+  readonly from: string;
+  readonly to: string;
+}
+
+/** A lead as it is laid. */
+export interface LaidLead extends LeadToLay {
+  readonly passages: readonly Passage[];
+  /** Along the passages, without slack, m. */
+  readonly wayM: number;
+  readonly hazards: readonly RouteHazard[];
+}
+
+/** All leads of a job as they are laid together. */
+export interface LaidRoute {
+  readonly leads: readonly LaidLead[];
+  /** Leads that no way leads to. */
+  readonly unreachable: readonly string[];
+  /** Trim that comes off, each once, with what holds it and the tools for it. */
+  readonly opened: readonly Passage[];
+  /** Work of opening, laying and closing, s. */
+  readonly seconds: number;
+  /** By the aim’s weights; comparable within one aim. */
+  readonly cost: number;
+}
+
+/** Rounds of laying each lead anew beside the others; each one makes it no dearer, and a few settle it. */
+const MOST_ROUNDS = 8;
+
+/**
+ * Lays all leads of a job: each by the cheapest path beside the others, since trim that is off for one is off for all. Begun once in
+ * each order of the leads’ lengths and from the trunk that the longest shares, then laid anew one by one until nothing gets cheaper.
+ */
+export function routeLeads(
+  body: BodyGraph,
+  leads: readonly LeadToLay[],
+  aim: RouteAim = 'balanced',
+): LaidRoute {
+  const alone = leads.map((lead) => ({ lead, path: pathOf(body, lead, aim, new Set()) }));
+  const unreachable = alone.flatMap(({ lead, path }) => (path === undefined ? [lead.id] : []));
+  const reachable = leads.filter((lead) => !unreachable.includes(lead.id));
+  const wayOf = (lead: LeadToLay): number => lengthOf(pathOf(body, lead, aim, new Set()) ?? []);
+  const byLength = [...reachable].sort((a, b) => wayOf(b) - wayOf(a) || a.id.localeCompare(b.id));
+  const starts = [
+    byLength,
+    [...byLength].reverse(),
+    ...byLength.map((one) => [one, ...byLength.filter((other) => other !== one)]),
+  ];
+  const laid = starts.map((order) => settled(body, order, aim));
+  const best = laid.reduce(
+    (least, one) => (one.cost < least.cost - 1e-9 ? one : least),
+    laid[0] ?? EMPTY,
+  );
+  const paths = best.paths;
+  const opened = openedBy([...paths.values()]);
+  return {
+    leads: reachable.map((lead): LaidLead => {
+      const passages = paths.get(lead.id) ?? [];
+      return {
+        ...lead,
+        passages,
+        wayM: lengthOf(passages),
+        hazards: [...new Set(passages.flatMap((one) => one.hazards))],
+      };
+    }),
+    unreachable,
+    opened,
+    seconds:
+      opened.reduce((sum, one) => sum + PASSAGE_KINDS[one.kind].openS, 0) +
+      [...paths.values()]
+        .flat()
+        .reduce((sum, one) => sum + PASSAGE_KINDS[one.kind].layS * one.lengthM, 0),
+    cost: best.cost,
+  };
+}
+
+interface Settled {
+  readonly paths: ReadonlyMap<string, readonly Passage[]>;
+  readonly cost: number;
+}
+
+const EMPTY: Settled = { paths: new Map(), cost: 0 };
+
+function settled(body: BodyGraph, order: readonly LeadToLay[], aim: RouteAim): Settled {
+  const paths = new Map<string, readonly Passage[]>();
+  for (const lead of order) {
+    const open = new Set([...paths.values()].flat().map((one) => one.id));
+    paths.set(lead.id, pathOf(body, lead, aim, open) ?? []);
+  }
+  let cost = routeCost([...paths.values()], aim);
+  for (let round = 0; round < MOST_ROUNDS; round += 1) {
+    for (const lead of order) {
+      const others = [...paths].filter(([id]) => id !== lead.id).flatMap(([, path]) => path);
+      paths.set(lead.id, pathOf(body, lead, aim, new Set(others.map((one) => one.id))) ?? []);
+    }
+    const now = routeCost([...paths.values()], aim);
+    if (now >= cost - 1e-9) break;
+    cost = now;
+  }
+  return { paths, cost: routeCost([...paths.values()], aim) };
+}
+
+function pathOf(
+  body: BodyGraph,
+  lead: LeadToLay,
+  aim: RouteAim,
+  open: ReadonlySet<string>,
+): readonly Passage[] | undefined {
+  const path = shortestPath(
+    body.passages,
+    lead,
+    (passage) => ownCost(passage, aim) + (open.has(passage.id) ? 0 : openCost(passage, aim)),
+  );
+  return path?.passages;
+}
+
+/** What a lead costs along a passage whether or not others lie there: metres and laying. */
+function ownCost(passage: Passage, aim: RouteAim): number {
+  const { perM, work } = WEIGHTS[aim];
+  return passage.lengthM * (perM + work * PASSAGE_KINDS[passage.kind].layS) + LEAST_COST;
+}
+
+/** Every passage costs something, so that of two equal ways the one with fewer corners is taken. */
+const LEAST_COST = 0.01;
+
+/** What a passage costs once: its trim and its hazards. */
+function openCost({ kind, hazards }: Passage, aim: RouteAim): number {
+  const { work, hazard } = WEIGHTS[aim];
+  const price = hazards.reduce((sum, one) => sum + ROUTE_HAZARDS[one].penaltyS, 0);
+  return work * PASSAGE_KINDS[kind].openS + hazard * price;
+}
+
+/** What paths cost together: every lead its metres, every passage once. */
+export function routeCost(paths: readonly (readonly Passage[])[], aim: RouteAim): number {
+  const own = paths.flat().reduce((sum, one) => sum + ownCost(one, aim), 0);
+  return own + openedBy(paths).reduce((sum, one) => sum + openCost(one, aim), 0);
+}
+
+function openedBy(paths: readonly (readonly Passage[])[]): Passage[] {
+  return [...new Map(paths.flat().map((one) => [one.id, one])).values()];
+}
+
+function lengthOf(passages: readonly Passage[]): number {
+  return passages.reduce((sum, one) => sum + one.lengthM, 0);
+}
