@@ -1,4 +1,5 @@
 import { IsBoolean, IsIn, IsString, IsUUID, Length, Matches } from 'class-validator';
+import { RouteInput } from './body';
 import { FeedPlanInput } from './feedPlan';
 import { HarnessWireInput, PHASES } from './job';
 import { SlotMarks } from './place/slot';
@@ -69,6 +70,27 @@ export class StandingRequest extends CommandHead {
   @Matches(/\S/, { message: 'say why it was opened again' })
   @Length(1, 80, { message: 'say in up to 80 letters why it was opened again' })
   reopened!: string | null;
+}
+
+/** The route of a job as it is wished; null takes the wishes back. */
+export class PutRouteRequest extends CommandHead {
+  /** The wishes. */
+  @OrNull()
+  @Nested(() => RouteInput)
+  route!: RouteInput | null;
+}
+
+/** A step of the work is done, passed over for a reason, or taken back. */
+export class StepRequest extends CommandHead {
+  /** Done or passed over; false takes it back. */
+  @IsBoolean()
+  done!: boolean;
+
+  /** Why it was passed over; null where it was done. */
+  @OrNull()
+  @IsString()
+  @Length(3, 200, { message: 'say why in 3 to 200 characters' })
+  reason!: string | null;
 }
 
 /** For which cars it holds what was seen at a slot. */

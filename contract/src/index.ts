@@ -11,17 +11,19 @@ export {
 } from './job';
 export { JOB_VIEWS, JobFilter } from './jobFilter';
 export type { JobsShown } from './jobFilter';
-export type { JobPage, JobSummary, JobView, Phase, SlotSeen, SteeringSide } from './job';
+export type { JobPage, JobSummary, JobView, Phase, SlotSeen, SteeringSide, StepDone } from './job';
 export { FeedPlanInput, SizingInput } from './feedPlan';
 export {
   CommandHead,
   DeferRequest,
   PutPlanRequest,
+  PutRouteRequest,
   PutWiresRequest,
   ReachPhaseRequest,
   SEEN_SCOPES,
   SeeSlotRequest,
   StandingRequest,
+  StepRequest,
   VersionedHead,
 } from './command';
 export type { SeenScope } from './command';
@@ -47,6 +49,7 @@ export { INSTRUMENTS, ReadingRequest, seenOf, shownOf, toCoreReading, toValue } 
 export type { InstrumentName, ReadingView, SeenView, ShownView } from './reading';
 export { SignInRequest, USER_ROLES } from './session';
 export type { DemoAccount, SessionView, UserRole, UserView } from './session';
+export { BodyInput, PassageInput, RouteInput } from './body';
 export {
   DEFAULT_SETTINGS,
   SchoolsInput,

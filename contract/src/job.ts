@@ -11,6 +11,7 @@ import {
   Min,
 } from 'class-validator';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
+import type { RouteInput } from './body';
 import { DeviceInput } from './device';
 import type { ProofView } from './proof';
 import type { FeedPlanInput } from './feedPlan';
@@ -38,6 +39,17 @@ export type SteeringSide = (typeof STEERING_SIDES)[number];
 
 /** First and last model year that a job takes; a year outside the model's own range is a warning, not an error. */
 export const YEAR_RANGE = [1980, 2040] as const;
+
+/** A step of the work that is done, or was passed over for a reason. */
+export interface StepDone {
+  /** Which one, as the plan of the work names it. */
+  readonly stepId: string;
+  readonly by: string;
+  /** When, ISO 8601. */
+  readonly at: string;
+  /** Why it was passed over; null: it was done. */
+  readonly reason: string | null;
+}
 
 /** The car of a job. */
 export class JobVehicleInput {
@@ -170,6 +182,10 @@ export interface JobView extends JobHead {
   readonly harness: readonly HarnessWireInput[];
   /** Slots that differ from what was entered of the model, or that were not entered, as this job saw them. */
   readonly seen: readonly SlotSeen[];
+  /** Where its device sits and what the route is to be good at; null: as usual. */
+  readonly route: RouteInput | null;
+  /** Steps of the work that are done, in the order of doing. */
+  readonly steps: readonly StepDone[];
   /** The last change of each feed's plan, by feed; what has none was never planned. */
   readonly planVersions: Readonly<Record<string, string>>;
   /** The last change of the bunch; null where nobody changed it. */

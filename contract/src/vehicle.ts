@@ -1,4 +1,5 @@
 import type { PlaceView } from './place/placeInput';
+import type { BodyInput } from './body';
 import type { HandbookEntryView } from './handbook';
 import type { SteeringSide } from './job';
 import type { PhotoView } from './photo';
@@ -26,6 +27,8 @@ export interface ModelView extends ModelSummary {
   readonly places: readonly PlaceView[];
   /** What somebody has looked up in the handbook, by slot; the slots carry the entries too. */
   readonly handbook: readonly HandbookEntryView[];
+  /** Its body, as far as somebody has said; null: not yet. */
+  readonly body: BodyInput | null;
   /** Photos of its places, oldest first. */
   readonly photos: readonly PhotoView[];
   /** Whether a simulated car stands behind it, so that the simulated meter can be used. */

@@ -1,5 +1,9 @@
 export { feedLoadOf, feedSizeOf } from './feedSize';
 export { movedTo, withFeedPlan } from './feedPlans';
+export { buildPlanOf } from './buildPlan';
+export type { BuildPlan } from './buildPlan';
+export { GROUND_LEAD, bodyOf, routeOf } from './route';
+export type { JobRoute } from './route';
 export { feedProofsOf, missingProofs } from './proving';
 export type { FeedProofs, ProvingOf, StandingCheck } from './proving';
 export { findSessionOf } from './findSession';

@@ -47,6 +47,8 @@ export interface MatchedTo {
   readonly lengthM: number | undefined;
   /** How a signal's lead meets its wire; undefined for supplies, and as long as the wire is not known. */
   readonly signal?: SignalJoint | undefined;
+  /** Sleeve of the joint, e.g. "red sleeve"; undefined until it is sized, and at a ground. */
+  readonly terminal?: string | undefined;
   /** What goes onto the lead before the joint is made. */
   readonly first: readonly string[];
 }
@@ -121,6 +123,7 @@ function partnerOf(
     areaMm2: fits?.areaMm2,
     lengthM: plan.oneWayM,
     signal: signalJointOf(tapped, readings),
+    terminal: sheet?.terminal?.ok === true ? `${sheet.terminal.sleeve.colour} sleeve` : undefined,
     first: sheet?.terminal?.ok === true ? sheet.terminal.first : [],
   };
 }

@@ -18,6 +18,7 @@ export function plannedTapsOf(context: JobContext, readings: readonly Reading[])
     if (size?.ok !== true) return [];
     const { fuseA, awg } = size;
     const planned = {
+      feedId: feed.id,
       feedName: feed.name,
       fuseA,
       awg,

@@ -1,12 +1,12 @@
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import type { JobView, ModelView } from '@lucky-thread/contract';
-import { tapSteps } from '@lucky-thread/core/build';
 import { feedSheet, rankSets } from '@lucky-thread/core/choose';
 import { advise } from '@lucky-thread/core/identify';
 import type { Reading, Verdict } from '@lucky-thread/core/identify';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import { PARKED, stateAt } from '@lucky-thread/core/vehicle';
 import {
+  buildPlanOf,
   bunchesOf,
   closedPlaces,
   feedSizeOf,
@@ -15,7 +15,6 @@ import {
   jobSourcesOf,
   logFindingsOf,
   loomsOf,
-  plannedTapsOf,
   setsInputOf,
   sheetGivenOf,
   tappedFeeds,
@@ -191,9 +190,11 @@ describe('the wires of a job', () => {
     expect(sheet.methods.ranked.map((one) => one.method)).not.toContain('fuseTap');
     expect(sheet.methods.ranked[0]?.wantsFuse).toBe(true);
 
-    const steps = tapSteps(plannedTapsOf(CONTEXT, ACCESSORY));
-    expect(steps.map((step) => step.text).join(' ')).toMatch(/W3 WH once more, then join/);
-    expect(steps.map((step) => step.text).join(' ')).not.toMatch(/pull/);
+    const { order } = buildPlanOf(CONTEXT, ACCESSORY);
+    const said = order.steps.map((step) => step.what).join(' ');
+    expect(said).toMatch(/read W3 WH once more/);
+    expect(said).toMatch(/join it to W3 WH/);
+    expect(said).not.toMatch(/Pull F/);
 
     const found = logFindingsOf(CONTEXT, tapped.source, { verdict, readings: ACCESSORY });
     expect(found).toMatchObject({ ok: true, function: 'accessory', supplyContact: null });

@@ -1,4 +1,5 @@
 import type {
+  BodyInput,
   CreateJobRequest,
   CreateModelRequest,
   DescribePhotoRequest,
@@ -97,6 +98,10 @@ export const api = createApi({
     splitModel: build.mutation<ModelView, { id: string; body: SplitModelRequest }>({
       query: ({ id, body }) => ({ url: `/models/${id}/split`, method: 'PUT', body }),
       invalidatesTags: ['Models', 'Taps', 'Jobs'],
+    }),
+    putBody: build.mutation<ModelView, { id: string; body: BodyInput }>({
+      query: ({ id, body }) => ({ url: `/models/${id}/body`, method: 'PUT', body }),
+      invalidatesTags: ['Models'],
     }),
     dropPlace: build.mutation<ModelView, { modelId: string; placeId: string }>({
       query: ({ modelId, placeId }) => ({
@@ -259,6 +264,7 @@ export const {
   useEnterModelMutation,
   useDropPlaceMutation,
   useSplitModelMutation,
+  usePutBodyMutation,
   useUploadPhotoMutation,
   useDescribePhotoMutation,
   useDropPhotoMutation,

@@ -1,4 +1,4 @@
-import type { FeedPlanInput, HarnessWireInput, JobView, Phase } from '@lucky-thread/contract';
+import type { FeedPlanInput, HarnessWireInput, JobView, Phase, RouteInput } from '@lucky-thread/contract';
 import type { ProofKind } from '@lucky-thread/core/prove';
 import { useRouter } from 'expo-router';
 import { useCallback } from 'react';
@@ -18,6 +18,10 @@ export interface JobChange {
   readonly seeSlot: (body: Extract<JobChangeBody, { kind: 'slot' }>['body']) => void;
   /** Says what holds the job up, or why it was opened again; what is left out stays. */
   readonly setStanding: (changed: Partial<Pick<JobView, 'waitsFor' | 'reopened'>>) => void;
+  /** Says where the device sits and what its route is to be good at. */
+  readonly setRoute: (route: RouteInput | null) => void;
+  /** A step of the work is done, passed over for a reason, or taken back. */
+  readonly noteStep: (body: Extract<JobChangeBody, { kind: 'step' }>['body']) => void;
   /** Shows a closing proof with the readings that it rests on, or takes it back. */
   readonly prove: (
     proof: { readonly feedId: string; readonly kind: ProofKind },
@@ -57,6 +61,8 @@ export function useJobChange(job: JobView): JobChange {
     setPlan: (plan) => make(planChanges(job, plan)),
     setWires: (wires) => make([{ kind: 'wires', body: { wires } }]),
     seeSlot: (body) => make([{ kind: 'slot', body }]),
+    setRoute: (route) => make([{ kind: 'route', body: { route } }]),
+    noteStep: (body) => make([{ kind: 'step', body }]),
     setStanding: (changed) => {
       const { waitsFor, reopened } = { ...job, ...changed };
       make([{ kind: 'standing', body: { waitsFor, reopened } }]);

@@ -9,6 +9,7 @@ export {
   proofs,
   jobSlots,
   jobWires,
+  jobSteps,
   commands,
   unreadableJobs,
 } from './schema/jobs';

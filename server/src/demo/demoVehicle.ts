@@ -6,7 +6,7 @@ import type {
   BenchWire,
 } from '@lucky-thread/core/bench';
 import type { BodySide, BodyZone, FuseFamily, Place, Slot } from '@lucky-thread/core/vehicle';
-import type { SteeringSide } from '@lucky-thread/contract';
+import type { BodyInput, SteeringSide } from '@lucky-thread/contract';
 import { generateHarness } from '@lucky-thread/core/bench';
 
 /** A demo model: what is printed, and the simulated car behind it. */
@@ -21,6 +21,8 @@ export interface DemoVehicle {
   readonly steering: SteeringSide[];
   readonly keyType: 'key' | 'push button';
   readonly use: string;
+  /** What it is laid through; left out where nobody has said. */
+  readonly body?: BodyInput;
   readonly places: readonly Place[];
   readonly bench: BenchVehicle;
 }

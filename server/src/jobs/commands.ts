@@ -10,7 +10,16 @@ import { findJob } from './jobRepository';
 export interface CommandAt {
   readonly jobId: string;
   readonly kind:
-    'plan' | 'wires' | 'slot' | 'phase' | 'defer' | 'standing' | 'proof' | 'withdrawProof';
+    | 'plan'
+    | 'wires'
+    | 'slot'
+    | 'phase'
+    | 'defer'
+    | 'standing'
+    | 'route'
+    | 'step'
+    | 'proof'
+    | 'withdrawProof';
   readonly subject: string;
 }
 

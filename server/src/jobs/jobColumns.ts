@@ -4,6 +4,7 @@ import type {
   HarnessWireInput,
   ProofView,
   SlotSeen,
+  StepDone,
 } from '@lucky-thread/contract';
 import { sql } from 'drizzle-orm';
 import { jobs, models, users } from '../db/schema';
@@ -62,6 +63,10 @@ export const JOB_COLUMNS = {
     select coalesce(json_agg(json_strip_nulls(json_build_object('placeId', s.place_id, 'position', s.position,
       'legend', s.legend, 'ratingA', s.rating_a)) order by s.command_id), '[]')
     from job_slots s where s.job_id = ${jobs.id})`,
+  steps: sql<StepDone[]>`(
+    select coalesce(json_agg(json_build_object('stepId', s.step_id, 'by', u.name, 'at', s.done_at, 'reason', s.reason)
+      order by s.done_at, s.id), '[]')
+    from job_steps s join users u on u.id = s.done_by where s.job_id = ${jobs.id} and s.undone_at is null)`,
   loggedFeedIds: sql<string[]>`(
     select coalesce(json_agg(t.feed_id order by t.logged_at, t.id), '[]') from tap_points t
     where t.job_id = ${jobs.id} and t.feed_id is not null and not t.retired)`,

@@ -5,6 +5,7 @@ import type {
   JobSummary,
   JobView,
   SlotSeen,
+  StepDone,
 } from '@lucky-thread/contract';
 import type { jobs, models } from '../db/schema';
 import { Unreadable, readable } from '../http/stored';
@@ -27,6 +28,7 @@ export interface JobRow extends SummaryRow {
   readonly proofs: readonly ProofJson[];
   readonly wires: readonly HarnessWireInput[];
   readonly seen: readonly SlotSeen[];
+  readonly steps: readonly StepDone[];
   readonly loggedFeedIds: readonly string[];
   readonly createdBy: string;
 }
@@ -74,6 +76,8 @@ export function jobView(row: JobRow): JobView {
     proofs: row.proofs.map((one) => ({ ...one, shownAt: new Date(one.shownAt).toISOString() })),
     harness: row.wires,
     seen: row.seen,
+    route: job.route,
+    steps: row.steps.map((one) => ({ ...one, at: new Date(one.at).toISOString() })),
     wiresVersion: job.wiresCommandId,
     version: job.version,
     createdAt: job.createdAt.toISOString(),

@@ -1,15 +1,17 @@
 import type {
   DeferRequest,
   JobView,
+  PutRouteRequest,
   ReachPhaseRequest,
   StandingRequest,
+  StepRequest,
 } from '@lucky-thread/contract';
 import { PHASES } from '@lucky-thread/contract';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
-import { eq, sql } from 'drizzle-orm';
+import { and, eq, isNull, sql } from 'drizzle-orm';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
-import { jobs } from '../db/schema';
+import { jobSteps, jobs } from '../db/schema';
 import { applyOnce } from './commands';
 
 /** Notes a phase that was reached. Whoever got further keeps it: two of these come out the same in any order. */
@@ -38,6 +40,48 @@ export async function putStanding(
   const { waitsFor, reopened } = request;
   return applyOnce(db, actor, command, async (tx) => {
     await tx.update(jobs).set({ waitsFor, reopened }).where(eq(jobs.id, jobId));
+  });
+}
+
+/** Says where the device sits and what its route is to be good at. Who says so last is right. */
+export async function putRoute(
+  db: Database,
+  actor: Actor,
+  jobId: string,
+  request: PutRouteRequest,
+): Promise<JobView> {
+  const command = { at: { jobId, kind: 'route', subject: 'route' }, head: request } as const;
+  return applyOnce(db, actor, command, async (tx) => {
+    await tx.update(jobs).set({ route: request.route }).where(eq(jobs.id, jobId));
+  });
+}
+
+/** Notes a step of the work as done or passed over, or takes that back; said twice by two people it stands once. */
+export async function noteStep(
+  db: Database,
+  actor: Actor,
+  { jobId, stepId }: { readonly jobId: string; readonly stepId: string },
+  request: StepRequest,
+): Promise<JobView> {
+  const command = { at: { jobId, kind: 'step', subject: stepId }, head: request } as const;
+  return applyOnce(db, actor, command, async (tx) => {
+    const standing = and(
+      eq(jobSteps.jobId, jobId),
+      eq(jobSteps.stepId, stepId),
+      isNull(jobSteps.undoneAt),
+    );
+    if (!request.done) {
+      await tx.update(jobSteps).set({ undoneAt: sql`now()` }).where(standing);
+      return;
+    }
+    await tx
+      .insert(jobSteps)
+      .values({
+        ...{ id: request.command, jobId, stepId, reason: request.reason },
+        ...{ doneBy: actor.userId, doneAt: new Date(request.at) },
+      })
+      // Somebody else did it meanwhile: once is enough.
+      .onConflictDoNothing();
   });
 }
 

@@ -5,11 +5,13 @@ import {
   DeferRequest,
   JobFilter,
   PutPlanRequest,
+  PutRouteRequest,
   PutWiresRequest,
   ReachPhaseRequest,
   SeeSlotRequest,
   ShowProofRequest,
   StandingRequest,
+  StepRequest,
 } from '@lucky-thread/contract';
 import { STITCH_PLACES } from '@lucky-thread/core/vehicle';
 import { actorOf } from '../auth/session';
@@ -21,9 +23,12 @@ import { pageOfJobs } from './jobRepository';
 import { createJob, getJob } from './jobService';
 import { putPlan } from './planCommand';
 import { seeSlot } from './slotCommand';
-import { deferCheck, putStanding, reachPhase } from './progressCommands';
+import { deferCheck, noteStep, putRoute, putStanding, reachPhase } from './progressCommands';
 import { showProof, withdrawProof } from './proofCommand';
 import { putWires } from './wiresCommand';
+
+/** Steps go by what is done and to what, e.g. `fit:memory`. */
+const STEP_ID = /^[^\s/]{1,80}$/u;
 
 /** The shop's jobs. */
 export function jobRoutes(db: Database): Router {
@@ -59,6 +64,16 @@ export function jobRoutes(db: Database): Router {
   router.put('/jobs/:jobId/phase', async (request, response) => {
     const body = checked(ReachPhaseRequest, request.body);
     response.json(await reachPhase(db, actorOf(request), jobIn(request), body));
+  });
+  router.put('/jobs/:jobId/route', async (request, response) => {
+    const body = checked(PutRouteRequest, request.body);
+    response.json(await putRoute(db, actorOf(request), jobIn(request), body));
+  });
+  router.put('/jobs/:jobId/steps/:stepId', async (request, response) => {
+    const body = checked(StepRequest, request.body);
+    const { stepId } = request.params;
+    if (!STEP_ID.test(stepId)) throw notFound('Step');
+    response.json(await noteStep(db, actorOf(request), { jobId: jobIn(request), stepId }, body));
   });
   router.put('/jobs/:jobId/standing', async (request, response) => {
     const body = checked(StandingRequest, request.body);

@@ -20,6 +20,10 @@ export async function copyFrom(
     .from(models)
     .where(and(eq(models.id, from), eq(models.shopId, actor.shopId)));
   if (sister === undefined) throw notFound('Model to be like');
+  await db
+    .update(models)
+    .set({ body: sql`(select body from models where id = ${from})` })
+    .where(eq(models.id, to));
   await copyPlaces(db, { from, to });
   // One claim for each source and function: the newest says what the sister has now.
   await db.execute(sql`

@@ -56,6 +56,7 @@ export async function findModel(
     .select({
       ...SUMMARY,
       simulated: sql<boolean>`${models.bench} is not null`,
+      body: models.body,
     })
     .from(models)
     .where(and(eq(models.id, id), eq(models.shopId, shopId)));

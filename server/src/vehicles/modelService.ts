@@ -1,4 +1,5 @@
 import type {
+  BodyInput,
   CreateModelRequest,
   FieldProblem,
   ModelInput,
@@ -48,6 +49,27 @@ export async function createModel(
   if (model === undefined) throw conflict('A model of another shop has it.');
   const stored = Object.keys(request).map((key) => model[key as keyof ModelInput]);
   if (!sameContent(stored, Object.values(request))) throw conflict('Another model has it.', model);
+  return model;
+}
+
+/**
+ * Says what a model's body is, all of it at once: whoever knows the car says so last.
+ *
+ * @throws Problem 404 when the shop has no such model.
+ */
+export async function putModelBody(
+  db: Database,
+  actor: Actor,
+  id: string,
+  body: BodyInput,
+): Promise<ModelView> {
+  const changed = await db
+    .update(models)
+    .set({ body })
+    .where(and(eq(models.id, id), eq(models.shopId, actor.shopId)))
+    .returning({ id: models.id });
+  const model = changed.length === 0 ? undefined : await findModel(db, actor.shopId, id);
+  if (model === undefined) throw notFound('Vehicle model');
   return model;
 }
 

@@ -3,6 +3,7 @@ import { Router } from 'express';
 import { actorOf } from '../auth/session';
 import type { Database } from '../db/database';
 import {
+  BodyInput,
   CreateModelRequest,
   HandbookEntryRequest,
   SplitModelRequest,
@@ -17,7 +18,7 @@ import { findModel, listModels } from './modelRepository';
 import { search } from './search';
 import type { PlaceAt } from './modelService';
 import { splitModel } from './splitModel';
-import { createModel, dropModelPlace, putModelPlace } from './modelService';
+import { createModel, dropModelPlace, putModelBody, putModelPlace } from './modelService';
 
 /** More than anybody types to find a car. */
 const LONGEST_SEARCH = 80;
@@ -44,6 +45,11 @@ export function vehicleRoutes(db: Database): Router {
     const body = checked(CreateModelRequest, request.body);
     const id = idIn(request.params.modelId, 'model');
     response.json(await createModel(db, actorOf(request), id, body));
+  });
+  router.put('/models/:modelId/body', async (request, response) => {
+    const body = checked(BodyInput, request.body);
+    const id = idIn(request.params.modelId, 'model');
+    response.json(await putModelBody(db, actorOf(request), id, body));
   });
   router.put('/models/:modelId/split', async (request, response) => {
     const body = checked(SplitModelRequest, request.body);

@@ -1,67 +1,93 @@
-import { tapSteps } from '@lucky-thread/core/build';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { METHOD_FACTS, holderFor, restoreSheet } from '@lucky-thread/core/choose';
 import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
-import { Screen } from '../../ui/Screen';
+import { useWide } from '../../ui/Screen';
+import { NotWorkedOut } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
-import { usePalette } from '../../ui/ThemeProvider';
+import { WithDock } from '../../ui/WithDock';
 import { Words } from '../../ui/Words';
 import { useJobReadings, coreReadings } from '../../work/jobReadings';
+import { askBuilder } from '../../workers/builder';
+import { useAnswer } from '../../workers/useAnswer';
+import { useSteady } from '../../workers/useSteady';
 import { MatchingCard } from './MatchingCard';
+import { PartsCard } from './PartsCard';
+import { RouteCard } from './RouteCard';
+import { StepDock } from './StepDock';
+import { StepList } from './StepList';
 import { MissingTaps } from '../../shell/MissingTaps';
-import {
-  isAtSlot,
-  jointOf,
-  isWholeJob,
-  tappedFeeds,
-  plannedTapsOf,
-  titleOf,
-} from '@lucky-thread/work';
+import { isAtSlot, jointOf, isWholeJob, tappedFeeds, titleOf } from '@lucky-thread/work';
 import type { JobContext } from '@lucky-thread/work';
 import { useJobChange } from '../../work/useJobChange';
 
-/** Build: the steps in order, each with the caution that belongs to it. */
+/** Build: where the leads run, what is cut and taken along, lead to wire, and the steps one at a time. */
 export function BuildScreen({ context }: { readonly context: JobContext }) {
   const { rows } = useJobReadings(context.job.id);
   const change = useJobChange(context.job);
-  const palette = usePalette();
+  const wide = useWide();
   const readings = useMemo(() => coreReadings(rows), [rows]);
-  const taps = plannedTapsOf(context, readings);
+  const { job, model, taps, settings } = context;
+  const question = useSteady(
+    useMemo(
+      () => ({ context: { job, model, taps, settings }, readings }),
+      [job, model, taps, settings, readings],
+    ),
+  );
+  const { answer: plan, problem, retry } = useAnswer(question, askBuilder);
   if (!isWholeJob(context)) return <MissingTaps />;
+  const steps = plan?.order.steps ?? [];
+  const done = new Set(job.steps.map(({ stepId }) => stepId));
+  const now = steps.find(({ id }) => !done.has(id));
+  const list = plan !== undefined && (
+    <StepList
+      steps={steps}
+      done={job.steps}
+      nowId={now?.id}
+      onBack={(stepId) => change.noteStep({ stepId, done: false, reason: null })}
+    />
+  );
   return (
-    <Screen
+    <WithDock
       testID="build"
-      bottom={
-        <ActionButton
-          kind="next"
-          label="Fitted: prove the taps"
-          testID="go-prove"
-          onPress={() => change.goTo('prove')}
-        />
+      low
+      dock={
+        <View style={styles.text}>
+          {now !== undefined && (
+            <StepDock
+              key={now.id}
+              step={now}
+              number={steps.indexOf(now) + 1}
+              all={steps.length}
+              onDone={() => change.noteStep({ stepId: now.id, done: true, reason: null })}
+              onPass={(reason) => change.noteStep({ stepId: now.id, done: true, reason })}
+            />
+          )}
+          <ActionButton
+            kind={now === undefined || now.id === 'prove' ? 'next' : 'quiet'}
+            label="To the proofs"
+            testID="go-prove"
+            onPress={() => change.goTo('prove')}
+          />
+          {wide && list}
+        </View>
       }
     >
-      {change.problem !== undefined && <Caution testID="job-problem">{change.problem}</Caution>}
-      <Words kind="small" soft>
-        The vehicle maker’s service information comes first. Where it differs, follow it.
-      </Words>
-      <MatchingCard context={context} readings={readings} />
-      <View role="list">
-        {tapSteps(taps, context.settings.schools.battery).map((step, index) => (
-          <View key={step.id} role="listitem" style={[styles.step, { borderColor: palette.line }]}>
-            <Words kind="figure" style={styles.number}>
-              {index + 1}
-            </Words>
-            <View style={styles.text}>
-              <Words>{step.text}</Words>
-              {step.caution !== undefined && <Caution>{step.caution}</Caution>}
-            </View>
-          </View>
-        ))}
+      <View style={styles.stack}>
+        {change.problem !== undefined && <Caution testID="job-problem">{change.problem}</Caution>}
+        <NotWorkedOut what="The order of work" problem={problem} onRetry={retry} />
+        <Words kind="small" soft>
+          The vehicle maker’s service information comes first. Where it differs, follow it. Not sure
+          of a step: leave it to an authorised workshop.
+        </Words>
+        <RouteCard context={context} />
+        {plan !== undefined && <PartsCard plan={plan} />}
+        <MatchingCard context={context} readings={readings} />
+        {!wide && list}
+        {context.job.vehicle.noTrace === true && <RestoreSheet context={context} />}
       </View>
-      {context.job.vehicle.noTrace === true && <RestoreSheet context={context} />}
-    </Screen>
+    </WithDock>
   );
 }
 
@@ -108,7 +134,6 @@ function RestoreSheet({ context }: { readonly context: JobContext }) {
 }
 
 const styles = StyleSheet.create({
-  step: { flexDirection: 'row', gap: SPACE.m, paddingVertical: SPACE.m, borderBottomWidth: 1 },
-  number: { width: 44, textAlign: 'right' },
-  text: { flex: 1, gap: SPACE.s },
+  stack: { gap: SPACE.l },
+  text: { gap: SPACE.s },
 });

@@ -2,6 +2,7 @@ import type { FeedPlanInput } from '@lucky-thread/contract';
 import { feedSheet } from '@lucky-thread/core/choose';
 import type { FeedSheet } from '@lucky-thread/core/choose';
 import type { FeedSize } from '@lucky-thread/core/size';
+import { shown } from '@lucky-thread/core/units';
 import type { SlotSource } from '@lucky-thread/core/vehicle';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -36,6 +37,8 @@ export interface FeedSheetCardProps {
   readonly context: JobContext;
   readonly rows: readonly ReadingRow[];
   readonly tapped: TappedFeed;
+  /** What the route comes to with slack, m; undefined where nobody knows it. */
+  readonly byRouteM?: number | undefined;
   readonly plan: FeedPlanInput;
   readonly problems: Partial<Record<PlanField, string>>;
   /** Undefined until the length is known. */
@@ -65,6 +68,11 @@ export function FeedSheetCard(props: FeedSheetCardProps) {
         of="length"
         value={plan.oneWayM}
         problem={problems.oneWayM}
+        hint={
+          props.byRouteM === undefined
+            ? undefined
+            : `By the route ${shown('length', props.byRouteM, units)}; the tape is right`
+        }
         testID={`length-${feed.id}`}
         onValue={(oneWayM) => change({ oneWayM })}
       />

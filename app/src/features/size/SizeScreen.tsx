@@ -1,4 +1,5 @@
 import type { FeedPlanInput } from '@lucky-thread/contract';
+import { useMemo } from 'react';
 import type { Drafts } from '../../store/draftsSlice';
 import { draftsStored, planDrafted } from '../../store/draftsSlice';
 import { useAppDispatch, useAppSelector } from '../../store/store';
@@ -10,15 +11,25 @@ import { SideBySide } from '../../ui/SideBySide';
 import { useJobReadings } from '../../work/jobReadings';
 import { MissingTaps } from '../../shell/MissingTaps';
 import type { TappedFeed, JobContext } from '@lucky-thread/work';
-import { isWholeJob, tappedFeeds, feedSizeOf } from '@lucky-thread/work';
+import { isWholeJob, routeOf, tappedFeeds, feedSizeOf } from '@lucky-thread/work';
 import { useJobChange } from '../../work/useJobChange';
 import { FeedSheetCard } from './FeedSheetCard';
 import { planProblems } from './planProblems';
 
-/** The plan as it is being typed; what was typed for another slot is no longer meant. */
-function draftOf({ feed, plan }: TappedFeed, drafts: Drafts[string] | undefined): FeedPlanInput {
+/**
+ * The plan as it is being typed; what was typed for another slot is no longer meant. A length that nobody has typed is the
+ * route's.
+ */
+function draftOf(
+  { feed, plan }: TappedFeed,
+  drafts: Drafts[string] | undefined,
+  byRouteM: number | undefined,
+): FeedPlanInput {
   const draft = drafts?.[feed.id];
-  return draft?.sourceId === plan.sourceId ? draft : plan;
+  if (draft?.sourceId === plan.sourceId) return draft;
+  return plan.oneWayM === undefined && byRouteM !== undefined
+    ? { ...plan, oneWayM: byRouteM }
+    : plan;
 }
 
 /** Size: one sheet per tapped feed, from source to fuse, wire and joint. */
@@ -29,15 +40,19 @@ export function SizeScreen({ context }: { readonly context: JobContext }) {
   const { rows } = useJobReadings(context.job.id);
   const tapped = tappedFeeds(context);
   const drafts = useAppSelector((state) => state.drafts[context.job.id]);
+  const { job, model } = context;
+  const { lengths } = useMemo(() => routeOf({ job, model }), [job, model]);
   if (!isWholeJob(context)) return <MissingTaps />;
 
   const sheets = tapped.map((one) => {
-    const plan = draftOf(one, drafts);
+    const byRouteM = lengths.get(one.feed.id)?.cutM;
+    const plan = draftOf(one, drafts, byRouteM);
     const problems = planProblems(plan, units);
     const clean = Object.keys(problems).length === 0;
     return {
       one,
       plan,
+      byRouteM,
       problems,
       size: clean ? feedSizeOf(one, context.settings, plan) : undefined,
     };
@@ -73,10 +88,11 @@ export function SizeScreen({ context }: { readonly context: JobContext }) {
       {change.problem !== undefined && <Caution testID="job-problem">{change.problem}</Caution>}
       <UnitChoice />
       <SideBySide>
-        {sheets.map(({ one, plan, problems, size }) => (
+        {sheets.map(({ one, plan, byRouteM, problems, size }) => (
           <FeedSheetCard
             key={one.feed.id}
             context={context}
+            byRouteM={byRouteM}
             rows={rows}
             tapped={one}
             plan={plan}

@@ -1,6 +1,7 @@
 import type { FeedPlanInput, JobView } from '@lucky-thread/contract';
 import {
   PutPlanRequest,
+  PutRouteRequest,
   PutWiresRequest,
   ReachPhaseRequest,
   validate,
@@ -10,6 +11,7 @@ import {
   SeeSlotRequest,
   ShowProofRequest,
   StandingRequest,
+  StepRequest,
 } from '@lucky-thread/contract';
 import fc from 'fast-check';
 import { planChanges } from '../../work/planChanges';
@@ -30,6 +32,8 @@ const JOB = {
   deferred: [],
   waitsFor: null,
   reopened: null,
+  route: null,
+  steps: [],
 } as unknown as JobView;
 
 const AT = '2026-05-04T10:00:00.000Z';
@@ -51,6 +55,8 @@ const CHANGES: readonly JobChangeBody[] = [
   { kind: 'phase', body: { phase: 'size' } },
   { kind: 'defer', body: { place: 'crank', left: true } },
   { kind: 'standing', body: { waitsFor: 'a grommet', reopened: 'it rattles' } },
+  { kind: 'route', body: { route: { mount: 'screenTop', aim: 'short' } } },
+  { kind: 'step', body: { stepId: 'fit:a', done: true, reason: null } },
   { kind: 'proof', body: { feedId: 'a', kind: 'dead', readingIds: [] } },
   { kind: 'proofWithdrawal', body: { proofId: 'p' } },
 ];
@@ -74,6 +80,8 @@ describe('every change', () => {
       phase: ReachPhaseRequest,
       defer: DeferRequest,
       standing: StandingRequest,
+      route: PutRouteRequest,
+      step: StepRequest,
       proof: ShowProofRequest,
     } as const;
     for (const command of commands(...CHANGES)) {

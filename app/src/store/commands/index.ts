@@ -4,8 +4,10 @@ import type { Bodies, CommandKind, JobChangeBody, Made, Sent } from './jobComman
 import { phase } from './phase';
 import { plan } from './plan';
 import { proof, proofWithdrawal } from './proof';
+import { route } from './route';
 import { slot } from './slot';
 import { standing } from './standing';
+import { step } from './step';
 import { wires } from './wires';
 
 export type { JobChangeBody, Sent } from './jobCommand';
@@ -18,6 +20,8 @@ const KINDS: { readonly [Kind in keyof Bodies]: CommandKind<Bodies[Kind]> } = {
   phase,
   defer,
   standing,
+  route,
+  step,
   proof,
   proofWithdrawal,
 };

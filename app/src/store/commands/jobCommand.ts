@@ -3,10 +3,12 @@ import type {
   HarnessWireInput,
   JobView,
   Phase,
+  PutRouteRequest,
   SeeSlotRequest,
   SeenScope,
   ShowProofRequest,
   StandingRequest,
+  StepRequest,
 } from '@lucky-thread/contract';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
 
@@ -55,6 +57,8 @@ export interface Bodies {
   readonly phase: { readonly phase: Phase };
   readonly defer: { readonly place: StitchPlace; readonly left: boolean };
   readonly standing: Pick<StandingRequest, 'waitsFor' | 'reopened'>;
+  readonly route: Pick<PutRouteRequest, 'route'>;
+  readonly step: { readonly stepId: string } & Pick<StepRequest, 'done' | 'reason'>;
   readonly proof: Omit<ShowProofRequest, 'at'>;
   readonly proofWithdrawal: { readonly proofId: string };
 }

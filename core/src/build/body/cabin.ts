@@ -1,5 +1,5 @@
 import type { BodyZone } from '../../vehicle';
-import type { BodySketch, PassageSketch, Spot } from './bodyGraph';
+import type { BodySketch, PassageSketch, Spot } from './sketch';
 import type { BodyShape } from './bodyStyles';
 import type { PassageKindId } from './passageKinds';
 

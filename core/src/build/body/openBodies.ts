@@ -1,5 +1,5 @@
 import type { BodyZone } from '../../vehicle';
-import type { BodySketch, PassageSketch, Spot } from './bodyGraph';
+import type { BodySketch, PassageSketch, Spot } from './sketch';
 import type { PassageKindId } from './passageKinds';
 
 type Row = readonly [id: string, name: string, x: number, y: number, z: number];

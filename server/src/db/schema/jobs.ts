@@ -3,6 +3,7 @@ import type {
   FeedRole,
   LeadPolarity,
   Phase,
+  RouteInput,
   SeenScope,
   SizingInput,
   SteeringSide,
@@ -75,6 +76,8 @@ export const jobs = pgTable(
     waitsFor: text(),
     /** Why it was opened again; null: it was not. */
     reopened: text(),
+    /** Where the device sits and what its route is to be good at; null: as usual. */
+    route: jsonb().$type<RouteInput>(),
     /** The change that made the bunch of wires what it is; null: none yet. */
     wiresCommandId: uuid(),
     version: integer().notNull(),
@@ -189,6 +192,31 @@ export const proofs = pgTable(
       .on(table.jobId, table.feedId, table.kind)
       .where(sql`${table.withdrawnAt} is null`),
     oneOf('proofs_kind', table.kind, PROOF_KINDS),
+  ],
+);
+
+/** Steps of the work that were done or passed over, with who and when. One that was taken back stays. */
+export const jobSteps = pgTable(
+  'job_steps',
+  {
+    /** The change that said so. */
+    id: uuid().primaryKey(),
+    jobId: uuid()
+      .notNull()
+      .references(() => jobs.id),
+    stepId: text().notNull(),
+    doneBy: uuid()
+      .notNull()
+      .references(() => users.id),
+    doneAt: timestamp({ withTimezone: true }).notNull(),
+    /** Why it was passed over; null: it was done. */
+    reason: text(),
+    undoneAt: timestamp({ withTimezone: true }),
+  },
+  (table) => [
+    uniqueIndex('job_steps_standing')
+      .on(table.jobId, table.stepId)
+      .where(sql`${table.undoneAt} is null`),
   ],
 );
 

@@ -1,3 +1,4 @@
+import type { BodyInput } from '@lucky-thread/contract';
 import type { BenchVehicle } from '@lucky-thread/core/bench';
 import type {
   BodySide,
@@ -46,6 +47,8 @@ export const models = pgTable(
     keyType: text().$type<'key' | 'push button'>().notNull(),
     use: text().notNull(),
     bench: jsonb().$type<BenchVehicle>(),
+    /** Its body, always read and written whole; null: nobody has said. */
+    body: jsonb().$type<BodyInput>(),
     /** What a search looks through, in small letters. */
     search: text().generatedAlwaysAs(
       sql`lower(make || ' ' || model || ' ' || generation || ' ' || "use")`,

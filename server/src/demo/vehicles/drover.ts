@@ -52,6 +52,7 @@ export const drover: DemoVehicle = {
   steering: ['right'],
   keyType: 'key',
   use: 'vet’s pick-up',
+  body: { style: 'pickup', passages: [] },
   places: [panelFrom(FOOTWELL), bunchFrom(BUNCH), ...CAB.map(pointsFrom)],
   bench: benchFrom(
     { restV: 12.35, internalOhm: 0.011, crankingA: 220, chargingV: 13.9 },

@@ -66,6 +66,7 @@ export const fairway: DemoVehicle = {
   steering: ['left'],
   keyType: 'push button',
   use: 'harbour pilot’s saloon',
+  body: { style: 'saloon', passages: [] },
   places: [panelFrom(KNEE), panelFrom(BOOT), bunchFrom(BUNCH)],
   bench: benchFrom(
     { restV: 12.5, internalOhm: 0.008, crankingA: 120, chargingV: 14.4 },

@@ -41,6 +41,7 @@ export const fulmar: DemoVehicle = {
   steering: ['left', 'right'],
   keyType: 'key',
   use: 'camper',
+  body: { style: 'van', passages: [] },
   places: [panelFrom(SEATBOX), bunchFrom(BUNCH)],
   bench: benchFrom(
     { restV: 12.6, internalOhm: 0.01, crankingA: 210, chargingV: 14.1 },

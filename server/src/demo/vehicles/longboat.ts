@@ -49,6 +49,7 @@ export const longboat: DemoVehicle = {
   steering: ['right'],
   keyType: 'key',
   use: 'library bus',
+  body: { style: 'bus', passages: [] },
   places: [panelFrom(DASH), bunchFrom(BUNCH)],
   bench: benchFrom(
     { restV: 12.55, internalOhm: 0.009, crankingA: 190, chargingV: 14.2 },

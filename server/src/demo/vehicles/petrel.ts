@@ -46,6 +46,7 @@ export const petrel: DemoVehicle = {
   steering: ['left', 'right'],
   keyType: 'push button',
   use: 'flower courier',
+  body: { style: 'van', passages: [] },
   places: [panelFrom(GLOVEBOX), bunchFrom(BUNCH)],
   bench: benchFrom(
     { restV: 12.7, internalOhm: 0.007, crankingA: 170, chargingV: 14.6 },

@@ -175,6 +175,7 @@ export const FLEET: readonly DemoVehicle[] = [
     steering: ['right'],
     keyType: 'key',
     use: 'parcel van',
+    body: { style: 'van', passages: [] },
     panel: PACKET,
     points: [...LOAD_SPACE, ...cabOf(toGround)],
   }),
@@ -188,6 +189,7 @@ export const FLEET: readonly DemoVehicle[] = [
     steering: ['right'],
     keyType: 'push button',
     use: 'parcel van',
+    body: { style: 'van', passages: [] },
     panel: REVISED,
     points: [...LOAD_SPACE, ...cabOf(toGround)],
   }),
@@ -199,6 +201,7 @@ export const FLEET: readonly DemoVehicle[] = [
     steering: ['left'],
     keyType: 'key',
     use: 'trail buggy',
+    body: { style: 'buggy', passages: [] },
     panel: small(
       ['tray', 'Fuse tray', 'Under the seat, in the tray', 'seat', 'middle'],
       'standard',
@@ -220,6 +223,7 @@ export const FLEET: readonly DemoVehicle[] = [
     steering: ['left'],
     keyType: 'key',
     use: 'delivery moped',
+    body: { style: 'twoWheeler', passages: [] },
     panel: small(
       ['box', 'Fuse box', 'Under the seat, behind the battery', 'seat', 'middle'],
       'mini',
@@ -240,6 +244,7 @@ export const FLEET: readonly DemoVehicle[] = [
     steering: ['right'],
     keyType: 'key',
     use: 'workboat',
+    body: { style: 'boat', passages: [] },
     panel: small(
       ['console', 'Console panel', 'Under the wheel, behind the hatch', 'dash', 'driver'],
       'standard',
@@ -263,6 +268,7 @@ export const FLEET: readonly DemoVehicle[] = [
     steering: ['left', 'right'],
     keyType: 'push button',
     use: 'clinic’s electric car',
+    body: { style: 'hatch', passages: [] },
     panel: small(
       ['knee', 'Knee panel', 'Below the wheel, behind the tray', 'dash', 'driver'],
       'micro2',
@@ -288,6 +294,7 @@ export const FLEET: readonly DemoVehicle[] = [
     steering: ['right'],
     keyType: 'key',
     use: 'piano tuner’s saloon',
+    body: { style: 'saloon', passages: [] },
     bunch: 19,
     panel: small(
       ['kick', 'Kick-panel box', 'Right kick panel, behind the carpet', 'kick panel', 'right'],

@@ -1,0 +1,198 @@
+import type { BodyInput } from '@lucky-thread/contract';
+import type { RouteAim } from '@lucky-thread/core/build';
+import { ROUTE_AIMS, ROUTE_HAZARDS, leadLength, mountSpots } from '@lucky-thread/core/build';
+import { shown } from '@lucky-thread/core/units';
+import type { JobContext, JobRoute } from '@lucky-thread/work';
+import { GROUND_LEAD, routeOf } from '@lucky-thread/work';
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { usePutBodyMutation } from '../../store/api';
+import { problemText } from '../../store/problemText';
+import { ActionButton } from '../../ui/ActionButton';
+import { Card } from '../../ui/Card';
+import { Caution } from '../../ui/Caution';
+import { Choice } from '../../ui/Choice';
+import { useUnits } from '../../ui/Units';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+import { useJobChange } from '../../work/useJobChange';
+import { BodyChoice } from './BodyChoice';
+import { PassageRow } from './PassageRow';
+import { RouteDrawing } from './RouteDrawing';
+
+/** Where the device sits and its leads run: drawn, with what comes off, what to mind, and what is cut. */
+export function RouteCard({ context }: { readonly context: JobContext }) {
+  const change = useJobChange(context.job);
+  const units = useUnits();
+  const { job, model } = context;
+  const route = useMemo(() => routeOf({ job, model }), [job, model]);
+  const others = useMemo(
+    () => ROUTE_AIMS.map((aim) => [aim, routeOf({ model, job: wished(job, { aim }) })] as const),
+    [job, model],
+  );
+  const [more, setMore] = useState(false);
+  const [putBody, { error }] = usePutBodyMutation();
+  const save = (body: BodyInput): void => void putBody({ id: model.id, body });
+  const wish = (changed: Partial<NonNullable<typeof job.route>>): void =>
+    change.setRoute({ ...(job.route ?? {}), ...changed });
+  const { body, laid, mount } = route;
+  return (
+    <Card testID="route">
+      <Words kind="heading">Where the leads run</Words>
+      {route.assumed && (
+        <Words kind="small" testID="body-assumed">
+          Nobody has said what body this is; a hatchback was taken. Say it once for the model.
+        </Words>
+      )}
+      <RouteDrawing body={body} laid={laid} mount={mount.spotId} passages={laid.opened} />
+      <Words kind="label" testID="route-sum">
+        {sumOf(route, units)}
+      </Words>
+      <Aims route={route} others={others} onAim={(aim) => wish({ aim })} />
+      {laid.opened.map((passage, index) => (
+        <PassageRow
+          key={passage.id}
+          number={index + 1}
+          passage={passage}
+          leads={
+            laid.leads.filter((one) => one.passages.some(({ id }) => id === passage.id)).length
+          }
+          onFound={(found) => save(withPassage(context, route, { id: passage.id, ...found }))}
+        />
+      ))}
+      {hazardsOf(route).map((hazard) => (
+        <Caution key={hazard}>{ROUTE_HAZARDS[hazard].caution}</Caution>
+      ))}
+      {route.unplaced.length > 0 && (
+        <Words kind="small">{`Not on the body yet, so not laid: ${route.unplaced.join(', ')}. Give their place its zone.`}</Words>
+      )}
+      {laid.unreachable.length > 0 && (
+        <Caution>{`No way leads there any more: ${laid.unreachable.join(', ')}. Open a passage again.`}</Caution>
+      )}
+      <Lengths context={context} route={route} />
+      <ActionButton
+        kind="quiet"
+        label={more ? 'Less' : `Device at the ${mount.name} · ${body.knowledge.style}…`}
+        testID="route-more"
+        onPress={() => setMore(!more)}
+      />
+      {more && (
+        <View style={styles.stack}>
+          <Words kind="label">Where the device sits</Words>
+          <Choice
+            label="Where the device sits"
+            testID="mount"
+            options={mountSpots(body).map(({ spotId, name }) => ({ value: spotId, label: name }))}
+            value={mount.spotId}
+            onChange={(spotId) => wish({ mount: spotId })}
+          />
+          {mount.cautions.map((caution) => (
+            <Caution key={caution}>{caution}</Caution>
+          ))}
+          <BodyChoice body={model.body} style={body.knowledge.style} onBody={save} />
+        </View>
+      )}
+      {error !== undefined && <Caution testID="body-problem">{problemText(error)}</Caution>}
+    </Card>
+  );
+}
+
+const AIM_WORDS: Record<RouteAim, string> = {
+  balanced: 'All in all',
+  short: 'Least lead',
+  quick: 'Least work',
+  clear: 'Fewest hazards',
+};
+
+/** Other ways, each with what it trades; none where every aim comes to the same way. */
+function Aims(props: {
+  readonly route: JobRoute;
+  readonly others: readonly (readonly [RouteAim, JobRoute])[];
+  readonly onAim: (aim: RouteAim) => void;
+}) {
+  const units = useUnits();
+  const { route, others } = props;
+  const wayOf = ({ laid }: JobRoute): string =>
+    laid.opened
+      .map(({ id }) => id)
+      .sort()
+      .join();
+  if (others.every(([, one]) => wayOf(one) === wayOf(route)))
+    return (
+      <Words kind="small" soft>
+        No other way is shorter, quicker or clearer.
+      </Words>
+    );
+  return (
+    <Choice
+      label="What the route is to be good at"
+      testID="aim"
+      options={others.map(([aim, other]) => ({
+        value: aim,
+        label: `${AIM_WORDS[aim]} · ${shown('length', metres(other), units)}, ${minutes(other)} min, ${hazardsOf(other).length} ⚠`,
+      }))}
+      value={route.aim}
+      onChange={props.onAim}
+    />
+  );
+}
+
+/** Lengths lead by lead, with clips and where the rest is hidden. */
+function Lengths({ context, route }: { readonly context: JobContext; readonly route: JobRoute }) {
+  const units = useUnits();
+  const names = new Map(context.job.device.feeds.map((feed) => [feed.id, feed.name]));
+  return (
+    <View>
+      {[...route.lengths].map(([id, { cutM, wayM, clips }]) => (
+        <Words key={id} kind="small" testID={`laid-${id === GROUND_LEAD ? 'ground' : id}`}>
+          {`${id === GROUND_LEAD ? 'Ground' : (names.get(id) ?? id)}: cut ${shown('length', cutM, units)} (way ${shown('length', wayM, units)}, a tenth of slack, a loop at each end), ${clips} clips`}
+        </Words>
+      ))}
+      {route.lengths.size > 0 && (
+        <Words kind="small" soft>
+          What is left over lies flat behind the side trim or above the headliner, never coiled
+          tight; a ferrite goes on near the device where its kit has one.
+        </Words>
+      )}
+    </View>
+  );
+}
+
+function wished(
+  job: JobContext['job'],
+  changed: Partial<NonNullable<JobContext['job']['route']>>,
+): JobContext['job'] {
+  return { ...job, route: { ...(job.route ?? {}), ...changed } };
+}
+
+function metres({ laid }: JobRoute): number {
+  return laid.leads.reduce((sum, { wayM }) => sum + leadLength(wayM).cutM, 0);
+}
+
+function minutes({ laid }: JobRoute): number {
+  return Math.round(laid.seconds / 60);
+}
+
+function hazardsOf({ laid }: JobRoute) {
+  return [...new Set(laid.opened.flatMap(({ hazards }) => hazards))];
+}
+
+function sumOf(route: JobRoute, units: 'metric' | 'us'): string {
+  const trims = route.laid.opened.filter(({ kind }) => kind !== 'carpet').length;
+  return `${shown('length', metres(route), units)} of lead in all · about ${minutes(route)} min to open, lay and close · ${trims} places to open`;
+}
+
+/** The model’s body with one passage as it was found. */
+function withPassage(
+  { model }: JobContext,
+  { body }: JobRoute,
+  found: BodyInput['passages'][number],
+): BodyInput {
+  const known = model.body ?? { style: body.knowledge.style, passages: [] };
+  return {
+    ...known,
+    passages: [...known.passages.filter(({ id }) => id !== found.id), found],
+  };
+}
+
+const styles = StyleSheet.create({ stack: { gap: SPACE.s } });

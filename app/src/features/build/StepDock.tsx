@@ -1,0 +1,88 @@
+import type { JobStep } from '@lucky-thread/core/build';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { ActionButton } from '../../ui/ActionButton';
+import { Caution } from '../../ui/Caution';
+import { Field } from '../../ui/Field';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+
+/** Props of {@link StepDock}. */
+export interface StepDockProps {
+  readonly step: JobStep;
+  /** Its place among all. */
+  readonly number: number;
+  readonly all: number;
+  readonly onDone: () => void;
+  /** Passed over; a hold point only with a reason. */
+  readonly onPass: (reason: string) => void;
+}
+
+/** One step under the thumb: what, where, with what, how long, and what can hurt in it. */
+export function StepDock({ step, number, all, onDone, onPass }: StepDockProps) {
+  const [passing, setPassing] = useState(false);
+  const [reason, setReason] = useState('');
+  const pass = (): void => {
+    if (!step.hold) onPass('passed over');
+    else setPassing(!passing);
+  };
+  return (
+    <View style={styles.dock} aria-live="polite">
+      <Words kind="small" soft testID="step-where">
+        {[
+          `Step ${number} of ${all}`,
+          step.where,
+          ...(step.tool === undefined ? [] : [step.tool]),
+          durationOf(step.seconds),
+        ].join(' · ')}
+      </Words>
+      <Words kind="instruction" testID="step-now">
+        {step.what}
+      </Words>
+      {step.cautions.map((caution) => (
+        <Caution key={caution}>{caution}</Caution>
+      ))}
+      {passing && (
+        <>
+          <Field
+            label="Why is this passed over? It stays with the job."
+            value={reason}
+            testID="step-reason"
+            onChange={setReason}
+          />
+          <ActionButton
+            label="Pass over with this reason"
+            testID="step-pass-reason"
+            disabled={reason.trim().length < 3}
+            onPress={() => onPass(reason.trim())}
+          />
+        </>
+      )}
+      <View style={styles.row}>
+        <ActionButton
+          kind="next"
+          label="Done"
+          testID="step-done"
+          style={styles.grow}
+          onPress={onDone}
+        />
+        <ActionButton
+          label={step.hold ? 'Pass over…' : 'Pass over'}
+          testID="step-pass"
+          onPress={pass}
+        />
+      </View>
+    </View>
+  );
+}
+
+/** A time as it is said. */
+function durationOf(seconds: number): string {
+  return seconds < 90 ? `${Math.round(seconds)} s` : `${Math.round(seconds / 60)} min`;
+}
+
+const styles = StyleSheet.create({
+  dock: { gap: SPACE.s },
+  row: { flexDirection: 'row', gap: SPACE.s },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,61 @@
+import type { PlannedTap } from '../steps/plannedTap';
+import { FUSE_FAMILY_FACTS } from '../../vehicle';
+
+/** A lead as it is ordered and cut. */
+export interface PartsLead {
+  readonly feedId: string;
+  /** What the device calls it, and its colour in the kit’s words. */
+  readonly name: string;
+  readonly colour: string | undefined;
+  /** Conductor as it is sold, e.g. "0.75 mm²". */
+  readonly conductor: string;
+  readonly cutM: number;
+  readonly clips: number;
+  /** Sleeve or ring on the lead at the car’s end, e.g. "red butt". */
+  readonly terminal: string | undefined;
+  /** What slides on before it. */
+  readonly slideOn: readonly string[];
+  readonly tap: PlannedTap;
+}
+
+/** One row of the cut list. */
+export interface CutRow {
+  readonly name: string;
+  readonly colour: string | undefined;
+  readonly conductor: string;
+  readonly cutM: number;
+  /** What goes on its end at the device, and at the car. */
+  readonly deviceEnd: string;
+  readonly carEnd: string;
+  /** What is written on its label, short enough for a wrap. */
+  readonly label: string;
+}
+
+/** Longest text that a wrap-around label of 12 mm takes, letters. Common practice. */
+const LABEL_LETTERS = 18;
+
+/** What is cut, lead by lead, with both ends and its label. */
+export function cutList(leads: readonly PartsLead[]): readonly CutRow[] {
+  return leads.map((lead) => ({
+    name: lead.name,
+    colour: lead.colour,
+    conductor: lead.conductor,
+    cutM: lead.cutM,
+    deviceEnd: 'the kit’s own plug or sleeve',
+    carEnd: [carEnd(lead.tap), ...(lead.terminal === undefined ? [] : [lead.terminal])].join(', '),
+    label: labelOf(lead),
+  }));
+}
+
+/** What a lead ends in at the car. */
+export function carEnd(tap: PlannedTap): string {
+  return tap.at === 'slot'
+    ? (FUSE_FAMILY_FACTS[tap.family].tap?.name ?? 'in-line holder')
+    : `in-line holder, then ${tap.method}`;
+}
+
+/** Feed, source and fuse; cut where a label ends. */
+function labelOf({ name, tap }: PartsLead): string {
+  const end = ` ${tap.position.split(' ')[0] ?? ''} ${tap.fuseA}A`;
+  return `${name.slice(0, LABEL_LETTERS - end.length).trim()}${end}`;
+}

@@ -1,0 +1,106 @@
+import fc from 'fast-check';
+import type { PartsLead } from '../index';
+import { bodyGraph, cutList, partsList, routeLeads, toolList } from '../index';
+
+const LEAD = fc.record({
+  cutM: fc.integer({ min: 3, max: 80 }).map((tenths) => tenths / 10),
+  clips: fc.nat(20),
+  conductor: fc.constantFrom('0.75 mm²', '1.5 mm²'),
+  fuseA: fc.constantFrom(2, 5, 10),
+  slot: fc.boolean(),
+});
+const LEADS = fc.array(LEAD, { minLength: 1, maxLength: 12 }).map((rows) =>
+  rows.map(({ slot, fuseA, ...row }, index): PartsLead => {
+    const common = {
+      feedId: `f${index}`,
+      feedName: `Feed ${index}`,
+      fuseA,
+      awg: 18,
+      oneWayM: row.cutM,
+    };
+    return {
+      ...row,
+      ...{ feedId: `f${index}`, name: `Feed ${index}`, colour: 'red', terminal: 'red butt' },
+      slideOn: slot ? [] : ['heat-shrink'],
+      tap: slot
+        ? {
+            ...common,
+            at: 'slot',
+            position: `F${index}`,
+            family: 'mini',
+            originalA: 10,
+            supplyLandmark: 'up',
+          }
+        : { ...common, at: 'wire', position: `W${index} BU`, method: 'sealed splice', cuts: true },
+    };
+  }),
+);
+
+describe('the parts of a job', () => {
+  it('add up exactly, lead by lead, and the packs cover them by less than one more', () => {
+    fc.assert(
+      fc.property(LEADS, (leads) => {
+        const parts = partsList({ leads, ground: undefined, stock: undefined });
+        const needOf = (begins: string): number =>
+          parts
+            .filter(({ what }) => what.startsWith(begins))
+            .reduce((sum, one) => sum + one.need, 0);
+        const metres = leads.reduce((sum, one) => sum + one.cutM, 0);
+        expect(needOf('wire ')).toBeCloseTo(metres, 6);
+        expect(needOf('clip')).toBe(leads.reduce((sum, one) => sum + one.clips, 0));
+        const fuses = parts.filter(({ what }) => / fuse \d/.test(what));
+        expect(fuses.reduce((sum, one) => sum + one.need, 0)).toBe(leads.length);
+        expect(needOf('red butt')).toBe(leads.length);
+        expect(needOf('heat-shrink')).toBe(leads.filter(({ tap }) => tap.at === 'wire').length);
+        for (const { need, packOf, packs } of parts) {
+          expect(packs * packOf).toBeGreaterThanOrEqual(need - 1e-9);
+          expect((packs - 1) * packOf).toBeLessThan(need);
+        }
+        const names = parts.map(({ what }) => what);
+        expect(new Set(names).size).toBe(names.length);
+      }),
+    );
+  });
+
+  it('has the ground lead and its ring, and says what the van lacks', () => {
+    const [lead] = fc.sample(LEADS, { numRuns: 1, seed: 1 })[0] ?? [];
+    if (lead === undefined) throw new Error('no lead');
+    const parts = partsList({
+      leads: [{ ...lead, conductor: '0.75 mm²' }],
+      ground: { cutM: 1.2, conductor: '2.5 mm²', ring: 'M6' },
+      stock: { conductors: ['0.75 mm²'], fusesA: [] },
+    });
+    const row = (what: RegExp) => parts.find((one) => what.test(one.what));
+    expect(row(/^wire 2\.5/)).toMatchObject({ need: 1.2, unit: 'm', packs: 3, missing: true });
+    expect(row(/^wire 0\.75/)?.missing).toBe(false);
+    expect(row(/ fuse \d/)?.missing).toBe(true);
+    expect(row(/^ring M6/)?.need).toBe(1);
+    expect(
+      partsList({ leads: [lead], ground: undefined, stock: undefined })[0]?.missing,
+    ).toBeUndefined();
+  });
+
+  it('is cut with both ends and a label that fits a wrap', () => {
+    fc.assert(
+      fc.property(LEADS, (leads) => {
+        const rows = cutList(leads);
+        expect(rows).toHaveLength(leads.length);
+        for (const { label, carEnd } of rows) {
+          expect(label.length).toBeLessThanOrEqual(18);
+          expect(label).toMatch(/ [FW]\d+ \d+A$/);
+          expect(carEnd).not.toBe('');
+        }
+      }),
+    );
+  });
+});
+
+it('names each tool once, with the socket of the ground bolt (ISO 4014, from memory)', () => {
+  const body = bodyGraph({ style: 'hatch', steering: 'left' });
+  const { opened } = routeLeads(body, [{ id: 'a', from: 'screenTop', to: 'dash.left' }]);
+  const tools = toolList([], opened, 'M6, 6.5 mm hole');
+  expect(tools).toContain('trim tool');
+  expect(tools).toContain('socket 10 mm');
+  expect(new Set(tools).size).toBe(tools.length);
+  expect(toolList([], [], undefined)).toEqual(['meter']);
+});

@@ -1,0 +1,112 @@
+import type {
+  CutRow,
+  PartRow,
+  PartsLead,
+  StepLead,
+  StepOrder,
+  StepsGiven,
+} from '@lucky-thread/core/build';
+import { cutList, jobSteps, orderSteps, partsList, toolList } from '@lucky-thread/core/build';
+import { readLead } from '@lucky-thread/core/choose';
+import type { Reading } from '@lucky-thread/core/identify';
+import type { JobContext } from './jobContext';
+import { tappedFeeds } from './jobFeeds';
+import type { MatchedLead } from './matchingList';
+import { matchingListOf } from './matchingList';
+import { plannedTapsOf } from './plannedTaps';
+import type { JobRoute } from './route';
+import { routeOf } from './route';
+import { placeIdOf } from './sources';
+
+/** Everything that is worked out for building a job: what is cut and taken along, and in which order it is done. */
+export interface BuildPlan {
+  readonly order: StepOrder;
+  readonly cut: readonly CutRow[];
+  readonly parts: readonly PartRow[];
+  readonly tools: readonly string[];
+}
+
+/** The plan of building a job whose feeds are chosen and sized. Plain data, so that a worker may make it. */
+export function buildPlanOf(context: JobContext, readings: readonly Reading[]): BuildPlan {
+  const route = routeOf(context);
+  const pairs = new Map(matchingListOf(context, readings).pairs.map((pair) => [pair.id, pair]));
+  const planned = plannedTapsOf(context, readings);
+  const leads = tappedFeeds(context).flatMap(({ feed, source }) => {
+    const tap = planned.find((one) => one.feedId === feed.id);
+    const pair = pairs.get(feed.id);
+    return tap === undefined || pair === undefined ? [] : [{ feed, source, tap, pair }];
+  });
+  const ring = [...pairs.values()].find(({ to }) => to?.joint.startsWith('ring '))?.to;
+  const given: StepsGiven = {
+    leads: leads.map(({ feed, source, tap, pair }): StepLead => {
+      const place = context.model.places.find((one) => one.id === placeIdOf(source.id));
+      return {
+        ...{ tap, slideOn: pair.to?.first ?? [] },
+        place: place?.name ?? pair.to?.place ?? 'in this car',
+        access: place?.reach.steps ?? [],
+        accessS: place?.reach.seconds ?? 0,
+        accessTool: place?.reach.tools[0],
+        passages: route.laid.leads.find(({ id }) => id === feed.id)?.passages ?? [],
+      };
+    }),
+    device: {
+      name: context.job.device.name,
+      mount: route.mount.name,
+      cautions: route.mount.cautions,
+      starts: context.job.device.feeds.some(({ role }) => role === 'starter'),
+    },
+    ground: {
+      place: ring?.place ?? 'bare metal of the body',
+      ring: ring?.joint.replace('ring ', ''),
+    },
+    battery: context.settings.schools.battery,
+    notes: context.model.places.flatMap(({ name, notes }) =>
+      notes === '' ? [] : [{ place: name, text: notes }],
+    ),
+  };
+  const order = orderSteps(jobSteps(given));
+  const partsLeads = leads.map(({ feed, tap, pair }) =>
+    partsLead(context, { feed, tap, pair, route }),
+  );
+  const wide = partsLeads[0]?.conductor;
+  const { van } = context.settings;
+  return {
+    order,
+    cut: cutList(partsLeads),
+    parts: partsList({
+      leads: partsLeads,
+      ground:
+        route.ground === undefined || wide === undefined
+          ? undefined
+          : { cutM: route.ground.cutM, conductor: wide, ring: ring?.joint.replace('ring ', '') },
+      stock: van.only ? van : undefined,
+    }),
+    tools: toolList(order.steps, route.laid.opened, ring?.joint),
+  };
+}
+
+function partsLead(
+  { job }: Pick<JobContext, 'job'>,
+  of: {
+    readonly feed: { readonly id: string; readonly name: string; readonly leadColour?: string };
+    readonly tap: PartsLead['tap'];
+    readonly pair: MatchedLead;
+    readonly route: JobRoute;
+  },
+): PartsLead {
+  const { feed, tap, pair, route } = of;
+  const { family } = job.device;
+  const words = feed.leadColour;
+  const colour =
+    family === undefined || words === undefined
+      ? words
+      : (readLead(family, words).lead?.colour ?? words);
+  return {
+    ...{ feedId: feed.id, name: feed.name, colour, tap },
+    conductor: `${tap.awg} AWG`,
+    cutM: tap.oneWayM,
+    clips: route.lengths.get(feed.id)?.clips ?? 0,
+    terminal: pair.to?.terminal,
+    slideOn: pair.to?.first ?? [],
+  };
+}
