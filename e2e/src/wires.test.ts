@@ -76,7 +76,7 @@ it('takes a wire of the bunch from its readings to the model’s log, as a slot 
   await visitor.textIs('sheet-switched', /splice/);
   expect(await seriousFaults(visitor)).toEqual([]);
   await visitor.touch('go-build');
-  await visitor.textIs('build', /once more, then join the lead to it/);
+  await visitor.textIs('build', /once more, in the state that it is for/);
   await visitor.touch('go-prove');
   // A splice has no way round, and its lead is read like any other.
   await showProofs(visitor);

@@ -2,6 +2,7 @@ export { feedLoadOf, feedSizeOf } from './feedSize';
 export { movedTo, withFeedPlan } from './feedPlans';
 export { buildPlanOf } from './buildPlan';
 export type { BuildPlan } from './buildPlan';
+export { diagramLeadsOf } from './diagramLeads';
 export { GROUND_LEAD, bodyOf, routeOf } from './route';
 export type { JobRoute } from './route';
 export { feedProofsOf, missingProofs } from './proving';

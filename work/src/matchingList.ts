@@ -7,6 +7,7 @@ import type { JobContext } from './jobContext';
 import type { TappedFeed } from './jobFeeds';
 import { isAtSlot, slotFeeds, tappedFeeds, titleOf } from './jobFeeds';
 import { sheetGivenOf } from './sheetGiven';
+import { routeOf } from './route';
 import { placeIdOf } from './sources';
 import { signalJointOf } from './signalJoint';
 import { supplyLandmarkOf } from './supplySide';
@@ -87,7 +88,7 @@ export function matchingListOf(context: JobContext, readings: readonly Reading[]
       id: feed.id,
       lead: lead(feed.name, feed.leadColour),
       optional: false,
-      to: groundOf(context),
+      to: { ...groundOf(context), ...groundLead(context, supplies) },
     }));
   const used = device.feeds.flatMap((feed) => feed.leadColour ?? []);
   const left = device.family === undefined ? [] : unusedLeads(device.family, used);
@@ -125,6 +126,23 @@ function partnerOf(
     signal: signalJointOf(tapped, readings),
     terminal: sheet?.terminal?.ok === true ? `${sheet.terminal.sleeve.colour} sleeve` : undefined,
     first: sheet?.terminal?.ok === true ? sheet.terminal.first : [],
+  };
+}
+
+/** The device's ground lead: as thick as its thickest supply, as long as the way to where it is grounded. */
+function groundLead(
+  context: JobContext,
+  supplies: readonly MatchedLead[],
+): Pick<MatchedTo, 'awg' | 'areaMm2' | 'lengthM'> {
+  const sized = supplies.flatMap(({ to }) => (to?.areaMm2 === undefined ? [] : [to]));
+  const thickest = sized.reduce<MatchedTo | undefined>(
+    (most, one) => ((one.areaMm2 ?? 0) > (most?.areaMm2 ?? 0) ? one : most),
+    undefined,
+  );
+  return {
+    awg: thickest?.awg,
+    areaMm2: thickest?.areaMm2,
+    lengthM: routeOf(context).ground?.cutM,
   };
 }
 

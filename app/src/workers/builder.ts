@@ -1,3 +1,4 @@
+import type { Diagram } from '@lucky-thread/core/build/diagram';
 import type { Reading } from '@lucky-thread/core/identify';
 import type { BuildPlan, JobContext } from '@lucky-thread/work';
 import type { Builder } from './build.worker';
@@ -13,6 +14,14 @@ export interface BuildQuestion {
   readonly context: JobContext;
   readonly readings: readonly Reading[];
 }
+
+/** Asks the worker for the wiring diagram, in the reader’s units. */
+export const askDiagram: (
+  question: BuildQuestion & { readonly units: 'metric' | 'us' },
+) => Promise<Diagram> = keepLast(
+  ({ context, readings, units }: BuildQuestion & { readonly units: 'metric' | 'us' }) =>
+    builder.ask(async (remote) => remote.diagram(context, readings, units)),
+);
 
 /** Asks the worker for the order of work, the cut list and the parts. */
 export const askBuilder: (question: BuildQuestion) => Promise<BuildPlan> = keepLast(

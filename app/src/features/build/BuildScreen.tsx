@@ -12,6 +12,7 @@ import { useJobReadings, coreReadings } from '../../work/jobReadings';
 import { askBuilder } from '../../workers/builder';
 import { useAnswer } from '../../workers/useAnswer';
 import { useSteady } from '../../workers/useSteady';
+import { DiagramCard } from './DiagramCard';
 import { MatchingCard } from './MatchingCard';
 import { PartsCard } from './PartsCard';
 import { RouteCard } from './RouteCard';
@@ -83,6 +84,7 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
         </Words>
         <RouteCard context={context} />
         {plan !== undefined && <PartsCard plan={plan} />}
+        <DiagramCard question={question} />
         <MatchingCard context={context} readings={readings} />
         {!wide && list}
         {context.job.vehicle.noTrace === true && <RestoreSheet context={context} />}

@@ -38,7 +38,6 @@ export function StepList({ steps, done, nowId, onBack }: StepListProps) {
             <View key={step.id} role="listitem">
               <TouchableRipple
                 role="button"
-                aria-label={`Step ${index + 1}, ${mine === undefined ? 'open' : 'done: touch to take it back'}`}
                 testID={`step-${step.id}`}
                 disabled={mine === undefined}
                 onPress={() => onBack(step.id)}

@@ -69,7 +69,6 @@ function CheckRow(props: {
   return (
     <TouchableRipple
       role="button"
-      aria-label={`${checkTitle(check)}, ${STANDING_WORDS[standing.is]}`}
       testID={`check-${props.feedId}-${check.id.replace(' ', '-')}`}
       onPress={props.onPress}
       style={[
@@ -81,7 +80,7 @@ function CheckRow(props: {
       ]}
     >
       <View style={styles.inside}>
-        <Words kind="heading" style={styles.mark} hidden>
+        <Words kind="heading" style={styles.mark}>
           {MARKS[standing.is]}
         </Words>
         <View style={styles.text}>
@@ -99,12 +98,6 @@ function CheckRow(props: {
     </TouchableRipple>
   );
 }
-
-const STANDING_WORDS: Record<CheckStanding['is'], string> = {
-  open: 'not read yet',
-  passed: 'passed',
-  failed: 'out of its limit',
-};
 
 /** A proof that no meter gives: what the device does with a signal. */
 function SeenRow(props: {

@@ -1,0 +1,127 @@
+import type { JobView, ModelView, ProblemDocument } from '@lucky-thread/contract';
+import { v7 as uuidv7 } from 'uuid';
+import type { Answer, TestServer, Visitor } from '../testing/testServer';
+import { commandHead, modelBody, problemPaths, startTestServer } from '../testing/testServer';
+
+let server: TestServer;
+let visitor: Visitor;
+let lead: Visitor;
+let job: JobView;
+beforeAll(async () => {
+  server = await startTestServer();
+  visitor = await server.visitor();
+  lead = await server.visitor('lead');
+});
+beforeEach(async () => {
+  job = await visitor.job();
+});
+afterAll(() => server.stop());
+
+async function now(): Promise<JobView> {
+  return (await visitor.get<JobView>(`/jobs/${job.id}`)).body;
+}
+
+describe('steps of the work', () => {
+  const step = (
+    by: Visitor,
+    stepId: string,
+    body: object,
+  ): Promise<Answer<JobView & ProblemDocument>> =>
+    by.put(`/jobs/${job.id}/steps/${encodeURIComponent(stepId)}`, { ...commandHead(), ...body });
+  const DONE = { done: true, reason: null };
+
+  it('are taken up by somebody else where one left off, each with who and when', async () => {
+    await step(visitor, 'off', DONE);
+    await step(lead, 'fit:memory@F3', DONE);
+    expect((await now()).steps).toMatchObject([
+      { stepId: 'off', by: 'Installer', reason: null },
+      { stepId: 'fit:memory@F3', by: 'Lead', reason: null },
+    ]);
+  });
+
+  it('stand once however many say so, and again after they were taken back', async () => {
+    await Promise.all([step(visitor, 'off', DONE), step(lead, 'off', DONE)]);
+    expect((await now()).steps).toHaveLength(1);
+    await step(visitor, 'off', { done: false, reason: null });
+    expect((await now()).steps).toEqual([]);
+    await step(lead, 'off', DONE);
+    expect((await now()).steps).toMatchObject([{ by: 'Lead' }]);
+  });
+
+  it('are done once under one id, and keep the reason for which they were passed over', async () => {
+    const body = { ...commandHead(), done: true, reason: 'the owner has it' };
+    for (let time = 0; time < 3; time += 1)
+      await visitor.put(`/jobs/${job.id}/steps/airbags`, body);
+    const { steps, version } = await now();
+    expect(steps).toMatchObject([{ stepId: 'airbags', reason: 'the owner has it' }]);
+    expect(version).toBe(job.version + 1);
+  });
+
+  it('want a name without blanks and a reason that says something', async () => {
+    expect((await step(visitor, 'two words', DONE)).status).toBe(404);
+    expect((await step(visitor, 'x'.repeat(81), DONE)).status).toBe(404);
+    const short = await step(visitor, 'off', { done: true, reason: 'no' });
+    expect(problemPaths(short)).toEqual(['reason']);
+    expect((await step(visitor, 'off', { done: 'yes', reason: null })).status).toBe(422);
+    expect((await now()).steps).toEqual([]);
+  });
+});
+
+describe('the route of a job', () => {
+  const put = (route: object | null): Promise<Answer<JobView & ProblemDocument>> =>
+    visitor.put(`/jobs/${job.id}/route`, { ...commandHead(), route });
+
+  it('is kept, changed and taken back', async () => {
+    expect(job.route).toBeNull();
+    await put({ mount: 'screenTop', aim: 'short' });
+    expect((await now()).route).toEqual({ mount: 'screenTop', aim: 'short' });
+    await put(null);
+    expect((await now()).route).toBeNull();
+  });
+
+  it('has no other aims than there are', async () => {
+    expect(problemPaths(await put({ aim: 'pretty' }))).toEqual(['route.aim']);
+    expect(problemPaths(await put({ mount: 3 }))).toEqual(['route.mount']);
+  });
+});
+
+describe('the body of a model', () => {
+  const put = (id: string, body: object): Promise<Answer<ModelView & ProblemDocument>> =>
+    visitor.put(`/models/${id}/body`, body);
+
+  it('is said once for every job of the model, and comes along to one that is like it', async () => {
+    const { modelId } = job.vehicle;
+    const body = {
+      ...{ style: 'estate', lengthM: 4.7 },
+      passages: [
+        { id: 'kick.left sill.left sill', lengthM: 1.2 },
+        { id: 'a b c', blocked: true },
+      ],
+    };
+    expect((await put(modelId, body)).body.body).toEqual(body);
+    const like = uuidv7();
+    await visitor.put(`/models/${like}`, { ...modelBody(), like: modelId });
+    expect((await visitor.get<ModelView>(`/models/${like}`)).body.body).toEqual(body);
+    const fresh = uuidv7();
+    await visitor.put(`/models/${fresh}`, { ...modelBody(), model: 'Whimbrel' });
+    expect((await visitor.get<ModelView>(`/models/${fresh}`)).body.body).toBeNull();
+  });
+
+  it('is refused with what is wrong, row by row, and nothing of it is kept', async () => {
+    const { modelId } = job.vehicle;
+    const before = (await visitor.get<ModelView>(`/models/${modelId}`)).body.body;
+    const answer = await put(modelId, {
+      ...{ style: 'spaceship', widthM: 0 },
+      passages: [{ id: 'x y', lengthM: 99 }],
+    });
+    expect(answer.status).toBe(422);
+    expect(problemPaths(answer).sort()).toEqual(['passages.0.lengthM', 'style', 'widthM']);
+    const twice = await put(modelId, { style: 'van', passages: [{ id: 'x y' }, { id: 'x y' }] });
+    expect(problemPaths(twice)).toEqual(['passages']);
+    expect((await visitor.get<ModelView>(`/models/${modelId}`)).body.body).toEqual(before);
+  });
+
+  it('of another shop is not there', async () => {
+    expect((await put(uuidv7(), { style: 'van', passages: [] })).status).toBe(404);
+  });
+});
