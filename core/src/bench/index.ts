@@ -1,3 +1,4 @@
+export { leadEnd, leadFuse, leadGround } from './car/addedLeads';
 export { leadTouch } from './car/leadCar';
 export type { LeadTouch } from './car/leadCar';
 export type { FittedLead } from './car/addedLeads';

@@ -1,6 +1,8 @@
 import type { JobContext } from '@lucky-thread/work';
+import type { SymptomId } from '@lucky-thread/core/prove/symptoms';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import { PLACE_WORDS, describeState, isLeadPoint, placeOf } from '@lucky-thread/core/vehicle';
+import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { ReadingPad } from '../../instruments/ReadingPad';
 import { withdraw } from '../../store/outbox';
@@ -30,6 +32,7 @@ const LONGEST_REASON = 80;
 /** The check in hand: the state to bring the car to, where the probe goes, and the pad for it. */
 export function CheckDock({ context, proving, current }: CheckDockProps) {
   const dispatch = useAppDispatch();
+  const router = useRouter();
   const change = useJobChange(context.job);
   const { rows } = useJobReadings(context.job.id);
   const { check, standing, feedName } = current;
@@ -87,6 +90,17 @@ export function CheckDock({ context, proving, current }: CheckDockProps) {
           {standing.look.map((one, index) => (
             <Words key={one} kind="small">{`${index + 1}. ${one}`}</Words>
           ))}
+          <ActionButton
+            kind="quiet"
+            label="Search for it step by step"
+            testID="find-fault"
+            onPress={() =>
+              router.navigate({
+                pathname: '/tools/[tool]',
+                params: { tool: 'fault', symptom: symptomOf(check) },
+              })
+            }
+          />
         </View>
       )}
       <ReadingPad
@@ -101,6 +115,13 @@ export function CheckDock({ context, proving, current }: CheckDockProps) {
       )}
     </View>
   );
+}
+
+/** Which search begins with what a check has shown. */
+function symptomOf({ spot, state }: CurrentCheck['check']): SymptomId {
+  if (spot === 'original') return 'originalDead';
+  if (placeOf(state) === 'crank') return 'cranking';
+  return spot === 'ground' ? 'weak' : 'dead';
 }
 
 function capital(text: string): string {

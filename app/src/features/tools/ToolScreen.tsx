@@ -3,6 +3,7 @@ import { AmpsTool } from './AmpsTool';
 import { BatteryTool } from './BatteryTool';
 import { DesignTool } from './DesignTool';
 import { DeviceTool } from './DeviceTool';
+import { FaultTool } from './FaultTool';
 import { GroundTool } from './GroundTool';
 import { LadderTool } from './LadderTool';
 import { JointTool } from './JointTool';
@@ -26,6 +27,7 @@ const SCREENS: Record<ToolId, ComponentType> = {
   relay: RelayTool,
   design: DesignTool,
   ladder: LadderTool,
+  fault: FaultTool,
   ground: GroundTool,
   device: DeviceTool,
   leads: LeadsTool,

@@ -51,6 +51,12 @@ export const TOOLS = [
     says: 'Lock and unlock by ohms on one wire: which resistor stands in for each',
   },
   {
+    id: 'fault',
+    measures: false,
+    name: 'Find a fault',
+    says: 'From what is wrong to its cause, by the checks that tell most for their seconds',
+  },
+  {
     id: 'ground',
     measures: true,
     name: 'Ground',

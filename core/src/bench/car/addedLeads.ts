@@ -36,6 +36,11 @@ export function leadGround(id: string): string {
   return `${id}@ground`;
 }
 
+/** The added fuse’s load side. */
+export function leadFuse(id: string): string {
+  return `${id}@fuse`;
+}
+
 /** Slots that a lead’s tap stands in: their own fuse is not where it was. */
 export function tappedSlots(leads: readonly FittedLead[]): ReadonlySet<string> {
   return new Set(leads.flatMap(({ at }) => ('slotId' in at ? [at.slotId] : [])));
@@ -45,7 +50,7 @@ export function tappedSlots(leads: readonly FittedLead[]): ReadonlySet<string> {
 export function leadElements(lead: FittedLead): Element[] {
   const { at, addedFuseA } = lead;
   const line = 'slotId' in at ? slotNode(at.slotId, at.lineBladeAt) : at.wireId;
-  const behindFuse = `${lead.id}@fuse`;
+  const behindFuse = leadFuse(lead.id);
   const ohmOf = (a: string, b: string, ohm: number): Element => ({ kind: 'resistor', a, b, ohm });
   return [
     ...('slotId' in at && at.originalFuseA !== undefined

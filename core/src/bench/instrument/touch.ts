@@ -1,7 +1,7 @@
 import type { VehicleState } from '../../vehicle';
 import type { BenchCar, Instants } from '../car/benchCar';
 import { BATTERY_POST } from '../car/battery';
-import { leadEnd, leadGround, tappedSlots } from '../car/addedLeads';
+import { leadEnd, leadFuse, leadGround, tappedSlots } from '../car/addedLeads';
 import { slotNode } from '../car/nodes';
 import { CHASSIS } from '../network/element';
 import type { Port, SolvedNetwork } from '../network/solveNetwork';
@@ -43,8 +43,8 @@ export function nodeOf(car: BenchCar, touch: Pick<BenchTouch, 'pointId' | 'conta
 }
 
 function isLeadNode({ situation }: BenchCar, id: string): boolean {
-  return (situation.leads ?? []).some(
-    (lead) => id === leadEnd(lead.id) || id === leadGround(lead.id),
+  return (situation.leads ?? []).some(({ id: lead }) =>
+    [leadEnd(lead), leadGround(lead), leadFuse(lead)].includes(id),
   );
 }
 
