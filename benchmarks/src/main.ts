@@ -1,3 +1,4 @@
+import { buildBenchmark } from './build';
 import { bunchesBenchmark } from './bunches';
 import { chooseBenchmark } from './choose';
 import { cardsBenchmark } from './cards/cards';
@@ -28,6 +29,7 @@ async function main(): Promise<void> {
     tapSheet: () => tapSheetBenchmark(base, databaseUrl),
     signals: signalsBenchmark,
     bunches: bunchesBenchmark,
+    build: buildBenchmark,
     search: () => searchBenchmark(base, databaseUrl),
     firstLoad: () => firstLoadBenchmark(base, appFolder, bareFolder),
     harness: harnessBenchmark,

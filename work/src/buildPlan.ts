@@ -54,6 +54,9 @@ export function buildPlanOf(context: JobContext, readings: readonly Reading[]): 
       mount: route.mount.name,
       cautions: route.mount.cautions,
       starts: context.job.device.feeds.some(({ role }) => role === 'starter'),
+      heats: /heater/i.test(context.job.device.name),
+      sounds: context.job.device.family === 'radio',
+      noTrace: context.job.vehicle.noTrace === true,
     },
     ground: {
       place: ring?.place ?? 'bare metal of the body',

@@ -20,3 +20,5 @@ export { SIGNALS, bunchOf, searchBunch } from './signalTrial';
 export type { Signal } from './signalTrial';
 export { lockKindFound, needsFor, scoreBunch, searchSignals, secondsByHand } from './bunchTrial';
 export type { BunchScore, BunchSearch } from './bunchTrial';
+export { searchFault, setFault } from './faultTrial';
+export type { FaultSearch, SetFault } from './faultTrial';

@@ -33,7 +33,8 @@ export const ROUTE_HAZARDS = {
   },
   sharpEdge: {
     name: 'sharp edge',
-    caution: 'Grommet or edge strip: never bare through metal.',
+    caution:
+      'Grommet or edge strip: never bare through metal. No blade into a boot or a taped loom; a rusted wiper arm comes off with a puller, not a hammer.',
     penaltyS: 30,
   },
   water: {
@@ -51,6 +52,12 @@ export const ROUTE_HAZARDS = {
     caution:
       'Through the boot with slack for full travel, on the hinge side; open and shut it ten times.',
     penaltyS: 60,
+  },
+  roll: {
+    name: 'the car can roll',
+    caution:
+      'Level ground, wheels chocked, parking brake on, before a selector or its console comes out.',
+    penaltyS: 20,
   },
   highVoltage: {
     name: 'high voltage',
@@ -129,6 +136,7 @@ export const PASSAGE_KINDS = {
     trim: 'console side',
     fasteners: 'screws and clips',
     tools: [TRIM_TOOL, 'screwdriver'],
+    hazards: ['roll'],
   }),
   carpet: passage('under the carpet', { openS: 30, layS: 40, detour: 1.1 }),
   sill: passage('under the sill trim', {

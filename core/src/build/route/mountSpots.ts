@@ -16,7 +16,7 @@ const GLASS =
 const BAG = 'No box where an airbag opens: dash top, pillars, seat sides.';
 const HEAT = 'Sun and heater: leave air around it, never on a duct.';
 const SCREWS =
-  'Before a screw: look behind, and hold its length against the panel. Tank, loom and airbag are not to be met.';
+  'Before a screw or a hole: what is behind, on its far side, how deep? Tank, loom, glass and airbag are not to be met. Pilot hole first, slowly, with a stop on the bit.';
 const WET = 'Water gets there: sealed box, joints downwards.';
 const UNDER_SEAT = 'Clear of the seat’s travel, its yellow plugs and the heater duct.';
 

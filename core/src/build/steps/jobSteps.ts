@@ -30,6 +30,12 @@ export interface StepsGiven {
     readonly cautions: readonly string[];
     /** It can crank the engine by itself. */
     readonly starts: boolean;
+    /** It burns fuel for heat. */
+    readonly heats?: boolean;
+    /** It feeds speakers. */
+    readonly sounds?: boolean;
+    /** The car must be given back as it was. */
+    readonly noTrace?: boolean;
   };
   readonly ground: { readonly place: string; readonly ring: string | undefined };
   /** The shop’s school. */
@@ -69,7 +75,7 @@ export function jobSteps(given: StepsGiven): readonly JobStep[] {
       what: 'Key off and out, driver’s door open.',
       seconds: SECONDS.off,
       state: 'off',
-      cautions: [NO_FUSE],
+      cautions: [NO_FUSE, WORKSHOP, ...(given.device.noTrace === true ? [NO_TRACE] : [])],
     }),
     ...accesses(leads, given.notes),
     ...trims.map((trim) => trimOff(trim)),
@@ -79,7 +85,7 @@ export function jobSteps(given: StepsGiven): readonly JobStep[] {
       seconds: SECONDS.mount,
       cautions: given.device.cautions,
     }),
-    ...leads.flatMap((lead) => laying(lead, given.device.mount)),
+    ...leads.flatMap((lead) => laying(lead, given.device)),
     grounding(given),
     ...(disconnects
       ? [
@@ -115,16 +121,22 @@ export function jobSteps(given: StepsGiven): readonly JobStep[] {
       seconds: SECONDS.prove,
       hold: true,
       after: leads.map((lead) => joint('fuse', lead)),
-      cautions: [CAPPED],
+      cautions: [CAPPED, ...(given.device.heats === true ? [HEATER] : [])],
     }),
     ...closing(given, trims),
   ];
 }
 
+const WORKSHOP =
+  'Not sure of a step: leave it to an authorised workshop. Warranty and law stand above this list.';
+const NO_TRACE =
+  'This car goes back as it was: nothing is cut, what comes out stays with it, and the restore sheet goes with the papers.';
 const NO_FUSE =
   'Never pull a fuse before its legend has been read. Airbag fuses stay where they are.';
 const BATTERY =
   'Note the radio’s code first; clocks and windows may need teaching in. A car on its high-voltage system follows its maker’s order.';
+const HEATER =
+  'It burns fuel: in the open, never in a closed garage; smoke when cold is normal. Say so to whoever drives it.';
 const CAPPED =
   'Unused ends capped one by one: a bare live or lamp lead takes a car’s own fuse with it.';
 const LIVE_NOW = 'The lead is live from here on: nothing bare, nothing loose.';
@@ -171,7 +183,7 @@ function trimOff({ id, kind, hazards }: Passage): JobStep {
     readonly tools: readonly string[];
   } = PASSAGE_KINDS[kind];
   return step(slug(`trim:${id}`), {
-    what: `Take the ${facts.trim ?? 'trim'} off: ${facts.fasteners ?? 'clips'}. Keep what comes out in a tray.`,
+    what: `Take the ${facts.trim ?? 'trim'} off: ${facts.fasteners ?? 'clips'}. Pull straight; a clip lets go with a crack. Tape over the screwdriver; screws and clips into a tray.`,
     where: whereOf(id),
     tool: facts.tools[0],
     seconds: PASSAGE_KINDS[kind].openS / 2,
@@ -183,7 +195,7 @@ const AIRBAG_TRIM =
   'Key off and out for as long as the vehicle maker says. Tethered clips are new each time; nothing is pushed onto the bag.';
 
 /** Laying a lead through its passages, and connecting or capping its far end. */
-function laying(lead: StepLead, mount: string): JobStep[] {
+function laying(lead: StepLead, { mount, sounds }: StepsGiven['device']): JobStep[] {
   const { tap, passages } = lead;
   const hazards = [...new Set(passages.flatMap((one) => one.hazards))];
   const way = [...new Set(passages.map(({ kind }) => PASSAGE_KINDS[kind].along))].join(', ');
@@ -207,11 +219,15 @@ function laying(lead: StepLead, mount: string): JobStep[] {
       after: [slug(`mount:${mount}`), layOf(lead)],
       cautions: [
         'A lead whose far end is open is live and bare the moment its fuse is in.',
-        'Tug every terminal; a plug must click.',
+        'Tug every terminal; a plug must click, a bent tab is straightened first.',
+        ...(sounds === true ? [SPEAKERS] : []),
       ],
     }),
   ];
 }
+
+const SPEAKERS =
+  'Speakers: plus to plus on every pair, and no output below 4 Ω with all that hangs on it.';
 
 const ROUTE =
   'Behind a curtain airbag, never across it; clear of pedals, belts, heat and moving parts.';

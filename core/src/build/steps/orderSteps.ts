@@ -11,7 +11,7 @@ export interface StepOrder {
 /** Up to so many steps the order is the true optimum: 2 to this many subsets are looked at. */
 export const EXACT_STEPS = 14;
 /** Beyond that so many part orders are kept at each length. */
-const BEAM = 120;
+const BEAM = 70;
 
 /**
  * The order of steps that keeps what must come before what, with the cheapest changes of state, place and tool. Up to
