@@ -3,7 +3,7 @@ import type { LeadFamily } from '@lucky-thread/core/choose';
 import { NEED_ROLES } from '@lucky-thread/core/identify/needs';
 import type { Need, NeedRole } from '@lucky-thread/core/identify';
 import { IsBoolean, IsIn, IsString, Length } from 'class-validator';
-import { InRange, NestedList, Optional, UniqueBy } from './rules/fields';
+import { InRange, Nested, NestedList, Optional, UniqueBy } from './rules/fields';
 
 /** Roles that a device's lead can have; ground needs no slot. */
 export const FEED_ROLES = [...NEED_ROLES, 'ground'] as const;
@@ -77,6 +77,43 @@ export class FeedInput {
   liveInAcc?: boolean;
 }
 
+/** One step of a device's set-up. */
+export class SetUpStepInput {
+  /** What to do. */
+  @IsString()
+  @Length(3, 200, { message: 'say in 3 to 200 characters what to do' })
+  say!: string;
+
+  /** How long it is held, or within what time the next one must come, s; left out where time does not matter. */
+  @Optional()
+  @InRange('setUpS')
+  seconds?: number;
+
+  /** What the indicator answers when it was taken. */
+  @Optional()
+  @IsString()
+  @Length(1, 120)
+  answer?: string;
+}
+
+/** How a device is set up, and by which guide: another one in the box goes before it. */
+export class SetUpInput {
+  /** Version of the guide, as it is printed. */
+  @IsString()
+  @Length(1, 40, { message: 'say which guide it follows' })
+  guide!: string;
+
+  /** Its date, as it is printed; left out where it has none. */
+  @Optional()
+  @IsString()
+  @Length(1, 20)
+  dated?: string;
+
+  /** Its steps in order. */
+  @NestedList(() => SetUpStepInput, { min: 1, max: 30, tooFew: 'a set-up has at least one step' })
+  steps!: SetUpStepInput[];
+}
+
 /** What is fitted: a copy of the catalogue's entry or the installer's own. */
 export class DeviceInput {
   /** Name in the shop's words. */
@@ -88,6 +125,11 @@ export class DeviceInput {
   @Optional()
   @IsIn(LEAD_FAMILIES)
   family?: LeadFamily;
+
+  /** How it is set up; left out where there is nothing to set. */
+  @Optional()
+  @Nested(() => SetUpInput)
+  setUp?: SetUpInput;
 
   /** Its feeds. */
   @NestedList(() => FeedInput, { min: 1, max: 20, tooFew: 'a device has at least one feed' })

@@ -1,5 +1,13 @@
 import 'reflect-metadata';
-export { DeviceInput, FEED_ROLES, FeedInput, needsOf, POLARITIES } from './device';
+export {
+  DeviceInput,
+  FEED_ROLES,
+  FeedInput,
+  needsOf,
+  POLARITIES,
+  SetUpInput,
+  SetUpStepInput,
+} from './device';
 export type { DeviceView, FeedRole, LeadPolarity } from './device';
 export {
   CreateJobRequest,

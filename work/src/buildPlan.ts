@@ -62,6 +62,7 @@ export function buildPlanOf(context: JobContext, readings: readonly Reading[]): 
       place: ring?.place ?? 'bare metal of the body',
       ring: ring?.joint.replace('ring ', ''),
     },
+    setUp: context.job.device.setUp,
     battery: context.settings.schools.battery,
     notes: context.model.places.flatMap(({ name, notes }) =>
       notes === '' ? [] : [{ place: name, text: notes }],

@@ -52,6 +52,7 @@ export const SIZING_RANGES = {
   switchA: range(0.01, 100, 'A', 'the rating of the switch'),
   clearanceMm: range(1, 200, 'mm', 'the room above the slot'),
   boltMm: range(3, 16, 'mm', 'the bolt'),
+  setUpS: range(0.1, 3600, 's', 'the time of a set-up step'),
   bodyM: range(0.3, 20, 'm', 'a measure of the body'),
   restV: range(0.1, 30, 'V', 'the voltage at rest'),
   testOhm: range(10, 1_000_000, 'Ω', 'the test resistor'),

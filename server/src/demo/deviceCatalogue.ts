@@ -136,6 +136,21 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
       signal('unlock', 'Unlock', 'unlock', { currentA: 0.25, polarity: 'ground', optional: true }),
       signal('tach', 'Engine speed', 'tach', { optional: true }),
     ],
+    {
+      ...{ guide: '3.2', dated: '2025-02' },
+      steps: [
+        { say: 'Key to run, hood shut, foot on the brake.' },
+        {
+          ...{ say: 'Hold the set-up button and let go.', seconds: 10 },
+          answer: 'the parking lamps flash three times',
+        },
+        {
+          ...{ say: 'Press lock on the remote for the way the engine speed is read.', seconds: 5 },
+          answer: 'one flash: by the tach wire',
+        },
+        { say: 'Key off; let it rest.', seconds: 60, answer: 'the indicator goes out' },
+      ],
+    },
   ),
   entry(
     'Video head unit',
@@ -175,8 +190,10 @@ function entry(
   note: string,
   family: LeadFamily,
   feeds: DeviceInput['feeds'],
+  setUp?: DeviceInput['setUp'],
 ): CatalogueEntry {
-  return { device: { name, family, feeds: [...feeds, { ...GROUND }] }, note };
+  const device = { name, family, feeds: [...feeds, { ...GROUND }] };
+  return { device: setUp === undefined ? device : { ...device, setUp }, note };
 }
 
 /** A signal's lead; inputs draw next to nothing. */

@@ -1,7 +1,13 @@
 import type { JobView, ModelView, ProblemDocument } from '@lucky-thread/contract';
 import { v7 as uuidv7 } from 'uuid';
 import type { Answer, TestServer, Visitor } from '../testing/testServer';
-import { commandHead, modelBody, problemPaths, startTestServer } from '../testing/testServer';
+import {
+  commandHead,
+  jobBody,
+  modelBody,
+  problemPaths,
+  startTestServer,
+} from '../testing/testServer';
 
 let server: TestServer;
 let visitor: Visitor;
@@ -64,6 +70,33 @@ describe('steps of the work', () => {
     expect(problemPaths(short)).toEqual(['reason']);
     expect((await step(visitor, 'off', { done: 'yes', reason: null })).status).toBe(422);
     expect((await now()).steps).toEqual([]);
+  });
+});
+
+describe('the set-up of a device', () => {
+  const make = (setUp: object): Promise<Answer<JobView & ProblemDocument>> =>
+    visitor.put(`/jobs/${uuidv7()}`, {
+      ...jobBody(job.vehicle.modelId),
+      device: {
+        name: 'Starter',
+        feeds: [{ id: 'a', name: 'A', role: 'constant', currentA: 1 }],
+        setUp,
+      },
+    });
+
+  it('comes along with the job, guide and date as they are printed', async () => {
+    const setUp = { guide: '3.2', dated: '2025-02', steps: [{ say: 'Hold it.', seconds: 10 }] };
+    expect((await make(setUp)).body.device.setUp).toEqual(setUp);
+    expect(job.device.setUp).toBeUndefined();
+  });
+
+  it('says which guide it follows, and has steps with times that can be', async () => {
+    expect(problemPaths(await make({ guide: '', steps: [] })).sort()).toEqual([
+      'device.setUp.guide',
+      'device.setUp.steps',
+    ]);
+    const slip = { guide: '1', steps: [{ say: 'Hold it.', seconds: 9999 }] };
+    expect(problemPaths(await make(slip))).toEqual(['device.setUp.steps.0.seconds']);
   });
 });
 

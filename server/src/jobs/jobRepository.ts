@@ -121,6 +121,7 @@ export async function insertJob(
         vin: vehicle.vin ?? null,
         deviceName: device.name,
         deviceFamily: device.family ?? null,
+        deviceSetUp: device.setUp ?? null,
         phase: 'find',
         version: 1,
         createdBy: actor.userId,

@@ -69,6 +69,7 @@ export function jobView(row: JobRow): JobView {
     device: {
       name: job.deviceName,
       ...(job.deviceFamily === null ? {} : { family: job.deviceFamily }),
+      ...(job.deviceSetUp === null ? {} : { setUp: job.deviceSetUp }),
       feeds: [...row.feeds],
     },
     plan: row.plan.map((one) => readable(FeedPlanInput, one, 'The job')),

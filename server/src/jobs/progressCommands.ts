@@ -71,7 +71,10 @@ export async function noteStep(
       isNull(jobSteps.undoneAt),
     );
     if (!request.done) {
-      await tx.update(jobSteps).set({ undoneAt: sql`now()` }).where(standing);
+      await tx
+        .update(jobSteps)
+        .set({ undoneAt: sql`now()` })
+        .where(standing);
       return;
     }
     await tx

@@ -58,6 +58,7 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
           {now !== undefined && (
             <StepDock
               key={now.id}
+              jobId={job.id}
               step={now}
               number={steps.indexOf(now) + 1}
               all={steps.length}

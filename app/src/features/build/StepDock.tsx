@@ -6,9 +6,11 @@ import { Caution } from '../../ui/Caution';
 import { Field } from '../../ui/Field';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
+import { StepTimer } from './StepTimer';
 
 /** Props of {@link StepDock}. */
 export interface StepDockProps {
+  readonly jobId: string;
   readonly step: JobStep;
   /** Its place among all. */
   readonly number: number;
@@ -19,7 +21,7 @@ export interface StepDockProps {
 }
 
 /** One step under the thumb: what, where, with what, how long, and what can hurt in it. */
-export function StepDock({ step, number, all, onDone, onPass }: StepDockProps) {
+export function StepDock({ jobId, step, number, all, onDone, onPass }: StepDockProps) {
   const [passing, setPassing] = useState(false);
   const [reason, setReason] = useState('');
   const pass = (): void => {
@@ -42,6 +44,7 @@ export function StepDock({ step, number, all, onDone, onPass }: StepDockProps) {
       {step.cautions.map((caution) => (
         <Caution key={caution}>{caution}</Caution>
       ))}
+      {step.waitS !== undefined && <StepTimer id={`${jobId} ${step.id}`} seconds={step.waitS} />}
       {passing && (
         <>
           <Field

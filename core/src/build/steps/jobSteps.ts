@@ -40,6 +40,18 @@ export interface StepsGiven {
   readonly ground: { readonly place: string; readonly ring: string | undefined };
   /** The shop’s school. */
   readonly battery: Schools['battery'];
+  /** How the device is set up, by which guide; undefined where there is nothing to set. */
+  readonly setUp?:
+    | {
+        readonly guide: string;
+        readonly dated?: string | undefined;
+        readonly steps: readonly {
+          readonly say: string;
+          readonly seconds?: number | undefined;
+          readonly answer?: string | undefined;
+        }[];
+      }
+    | undefined;
   /** What the log and the handbook warn of on this model, at the place that each belongs to. */
   readonly notes: readonly { readonly place: string; readonly text: string }[];
 }
@@ -123,6 +135,7 @@ export function jobSteps(given: StepsGiven): readonly JobStep[] {
       after: leads.map((lead) => joint('fuse', lead)),
       cautions: [CAPPED, ...(given.device.heats === true ? [HEATER] : [])],
     }),
+    ...settingUp(given),
     ...closing(given, trims),
   ];
 }
@@ -317,6 +330,27 @@ function fusing(
     after: ['ground', ...ready, ...leads.map(farOf)],
     cautions: [LIVE_NOW],
   });
+}
+
+/** The device’s own set-up, step after step as its guide has it; the guide in the box goes before this list. */
+function settingUp({ setUp }: StepsGiven): JobStep[] {
+  if (setUp === undefined) return [];
+  const dated = setUp.dated === undefined ? '' : ` of ${setUp.dated}`;
+  return setUp.steps.map(({ say, seconds, answer }, index) =>
+    step(`set-up:${index + 1}`, {
+      what: `${say}${answer === undefined ? '' : ` It answers: ${answer}.`}`,
+      where: 'driver’s seat',
+      seconds: Math.max(seconds ?? 0, SECONDS.slide),
+      waitS: seconds,
+      after: [index === 0 ? 'prove' : `set-up:${index}`],
+      cautions:
+        index === 0
+          ? [
+              `By guide ${setUp.guide}${dated}. The guide in the box goes before this list: another version may want other steps and times.`,
+            ]
+          : [],
+    }),
+  );
 }
 
 /** After the proofs: trim back in reverse, airbags looked at again, the rest of the car as it was. */

@@ -122,6 +122,27 @@ describe('the order of work', () => {
     );
   });
 
+  it('sets the device up step after step after the proofs, by the guide that is named', () => {
+    const [given] = fc.sample(GIVEN, { numRuns: 1, seed: 9 });
+    const setUp = {
+      ...{ guide: '3.2', dated: '2025-02' },
+      steps: [
+        { say: 'Key to run.' },
+        { say: 'Hold the button.', seconds: 10, answer: 'three flashes' },
+      ],
+    };
+    const steps = jobSteps({ ...(given as StepsGiven), setUp });
+    const order = orderSteps(steps).steps.map(({ id }) => id);
+    expect(order.indexOf('set-up:1')).toBeGreaterThan(order.indexOf('prove'));
+    expect(order.indexOf('set-up:2')).toBeGreaterThan(order.indexOf('set-up:1'));
+    const [first, second] = steps.filter(({ id }) => id.startsWith('set-up'));
+    expect(first?.cautions.join(' ')).toMatch(/By guide 3\.2 of 2025-02\..*in the box/);
+    expect(second).toMatchObject({
+      waitS: 10,
+      what: 'Hold the button. It answers: three flashes.',
+    });
+  });
+
   it('never names left or right of a tap, only landmarks', () => {
     for (const step of jobSteps({ ...fc.sample(GIVEN, { numRuns: 1, seed: 3 })[0] } as StepsGiven))
       if (step.id.startsWith('fit:')) expect(step.what).not.toMatch(/\b(left|right)\b/);

@@ -4,6 +4,7 @@ import type {
   LeadPolarity,
   Phase,
   RouteInput,
+  SetUpInput,
   SeenScope,
   SizingInput,
   SteeringSide,
@@ -69,6 +70,8 @@ export const jobs = pgTable(
     vin: text(),
     deviceName: text().notNull(),
     deviceFamily: text().$type<LeadFamily>(),
+    /** How the device is set up, as its guide has it: shown and handed on whole. */
+    deviceSetUp: jsonb().$type<SetUpInput>(),
     phase: text().$type<Phase>().notNull(),
     /** Checks left for later. */
     deferred: text().array().$type<StitchPlace[]>().notNull().default([]),

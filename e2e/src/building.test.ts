@@ -1,0 +1,122 @@
+import type { Application } from './lib/application';
+import { startApplication } from './lib/application';
+import { seriousFaults } from './lib/axe';
+import { PHONE, Visitor, WIDE } from './lib/browser';
+import { chooseBest, findSupplySide, followPlan, showProofs, signIn, startJob } from './lib/flow';
+
+let application: Application;
+let visitor: Visitor;
+let jobId: string;
+beforeAll(async () => {
+  application = await startApplication();
+  visitor = await Visitor.open(application.base, PHONE);
+  await signIn(visitor);
+  jobId = await startJob(visitor, 'Longboat', 'Dashcam with parking mode');
+  await followPlan(visitor);
+  await chooseBest(visitor, ['memory', 'switched']);
+  await findSupplySide(visitor, 'switched');
+  await findSupplySide(visitor, 'memory');
+  await visitor.touch('go-size');
+});
+afterAll(async () => {
+  await visitor.close();
+  await application.stop();
+});
+
+it('knows every length from the route, so that nothing has to be typed', async () => {
+  await visitor.textIs('size-memory', /By the route \d/);
+  await visitor.touch('go-build');
+  await visitor.textIs('route-sum', /m of lead in all · about \d+ min/);
+  await visitor.textIs('laid-memory', /a tenth of slack, a loop at each end/);
+  await visitor.textIs('parts', /low-profile|mini/);
+  await visitor.textIs('tools', /crimper.*meter/);
+});
+
+it('lays the leads anew when the device sits elsewhere, and when a passage is found blocked', async () => {
+  const before = await visitor.text('route-sum');
+  await visitor.touch('route-more');
+  await visitor.touch('mount-dash.middle');
+  await visitor.until('the sum changes', async () => (await visitor.text('route-sum')) !== before);
+  const between = await visitor.text('route-sum');
+  await visitor.touch('passage-1');
+  await visitor.touch('blocked-1');
+  await visitor.until(
+    'another way is taken',
+    async () => (await visitor.text('route-sum')) !== between,
+  );
+  expect(await seriousFaults(visitor)).toEqual([]);
+});
+
+it('goes step by step under the thumb, and holds where it must not be passed over lightly', async () => {
+  const first = await visitor.text('step-now');
+  expect(first).toMatch(/Key off and out/);
+  await visitor.touch('step-done');
+  await visitor.until(
+    'the next step is there',
+    async () => (await visitor.text('step-now')) !== first,
+  );
+  // On to the proofs’ hold point.
+  for (let step = 0; step < 40; step += 1) {
+    const now = await visitor.text('step-now');
+    if (/Prove every lead/.test(now)) break;
+    await visitor.touch('step-done');
+    await visitor.until(
+      'the next step is there',
+      async () => (await visitor.text('step-now')) !== now,
+    );
+  }
+  await visitor.textIs('step-now', /Prove every lead/);
+  await visitor.touch('step-pass');
+  await visitor.see('step-reason');
+  expect(await visitor.has('step-pass-reason')).toBe(true);
+});
+
+it('shows in a wiring diagram what is joined to what, and each line its why', async () => {
+  await visitor.see('diagram-scroll');
+  await visitor.textIs('diagram', /Dashcam with parking mode[\s\S]*F\d+/);
+  await visitor.driver.executeScript(
+    'document.querySelector("[data-testid^=\'wire-memory\']").dispatchEvent(new MouseEvent("click", { bubbles: true }))',
+  );
+  await visitor.textIs('diagram-why', /Parking supply/);
+});
+
+it('is taken up by the lead where the installer left off, from what is written', async () => {
+  const lead = await Visitor.open(application.base, WIDE);
+  try {
+    await signIn(lead, 'lead');
+    await lead.go(`/jobs/${jobId}/build`);
+    await lead.textIs('step-now', /Prove every lead/);
+    await lead.textIs('steps', /done, Installer/);
+    expect(await seriousFaults(lead)).toEqual([]);
+  } finally {
+    await lead.close();
+  }
+});
+
+it('says where to look when a lead shows too little, and counts nothing until it is right', async () => {
+  await visitor.touch('go-prove');
+  await visitor.see('check-how');
+  await visitor.touch('prove-pad-dark');
+  await visitor.textIs('check-failed', /Look at:[\s\S]*1\. Added fuse/);
+  await visitor.touch('find-fault');
+  const asked = await visitor.text('fault-check');
+  await visitor.touch('outcome-1');
+  await visitor.until('it asks on', async () => (await visitor.text('fault-check')) !== asked);
+  await visitor.textIs('suspects', /%/);
+  await visitor.go(`/jobs/${jobId}/prove`);
+  expect(await showProofs(visitor)).toBe(12);
+  await visitor.touch('go-log');
+  await visitor.see('log-memory');
+});
+
+it('says what was done by a plan that has changed since', async () => {
+  await visitor.go(`/jobs/${jobId}/choose`);
+  await visitor.see('feed-switched');
+  const other = await visitor.driver.executeScript<string>(
+    'return [...document.querySelectorAll("[data-testid=feed-switched] [role=radio][aria-checked=false]")][0].dataset.testid',
+  );
+  await visitor.touch(other);
+  await visitor.go(`/jobs/${jobId}/build`);
+  await visitor.see('steps');
+  await visitor.textIs('steps', /Done before the plan changed: (fit|fuse):switched@/);
+});

@@ -1,0 +1,1 @@
+ALTER TABLE "jobs" ADD COLUMN "device_set_up" jsonb;
