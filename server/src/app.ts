@@ -16,6 +16,7 @@ import { isLoopbackHost, noStore, ownHostOnly, withRequestId } from './http/guar
 import { problemHandler, unknownRoute } from './http/handlers';
 import { readingFiles } from './http/readingFiles';
 import { jobRoutes } from './jobs/routes';
+import { paperRoutes } from './papers/routes';
 import { attachMeter } from './meter/attachMeter';
 import type { MeterConnections } from './meter/connections';
 import { newMeterConnections } from './meter/connections';
@@ -105,6 +106,7 @@ function createApp(
     photoRoutes(db),
     deviceRoutes(db),
     jobRoutes(db),
+    paperRoutes(db),
     readingRoutes(db),
   );
   app.use('/api', tapRoutes(db), packRoutes(db), shopRoutes(db));

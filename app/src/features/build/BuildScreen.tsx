@@ -1,6 +1,5 @@
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { METHOD_FACTS, holderFor, restoreSheet } from '@lucky-thread/core/choose';
 import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
 import { useWide } from '../../ui/Screen';
@@ -14,12 +13,13 @@ import { useAnswer } from '../../workers/useAnswer';
 import { useSteady } from '../../workers/useSteady';
 import { DiagramCard } from './DiagramCard';
 import { MatchingCard } from './MatchingCard';
+import { PapersCard } from './PapersCard';
 import { PartsCard } from './PartsCard';
 import { RouteCard } from './RouteCard';
 import { StepDock } from './StepDock';
 import { StepList } from './StepList';
 import { MissingTaps } from '../../shell/MissingTaps';
-import { isAtSlot, jointOf, isWholeJob, tappedFeeds, titleOf } from '@lucky-thread/work';
+import { isWholeJob, restoreStepsOf } from '@lucky-thread/work';
 import type { JobContext } from '@lucky-thread/work';
 import { useJobChange } from '../../work/useJobChange';
 
@@ -88,6 +88,7 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
         <DiagramCard question={question} />
         <MatchingCard context={context} readings={readings} />
         {!wide && list}
+        <PapersCard jobId={job.id} />
         {context.job.vehicle.noTrace === true && <RestoreSheet context={context} />}
       </View>
     </WithDock>
@@ -96,29 +97,7 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
 
 /** How the car is brought back as it was, for the lease's end. */
 function RestoreSheet({ context }: { readonly context: JobContext }) {
-  const steps = restoreSheet(
-    tappedFeeds(context).map((tapped) => {
-      if (!isAtSlot(tapped)) {
-        const joint = jointOf(context, tapped);
-        return {
-          where: titleOf(tapped.source),
-          originalA: undefined,
-          substituted: false,
-          method: joint?.name ?? 'splice',
-          trace: joint === undefined ? ('cut' as const) : METHOD_FACTS[joint.method].trace,
-        };
-      }
-      const { source: slot } = tapped;
-      const holder = holderFor({ slot });
-      return {
-        where: slot.position,
-        originalA: slot.ratingA,
-        substituted: holder.fits && holder.substitute !== undefined,
-        method: 'fuse tap',
-        trace: 'none' as const,
-      };
-    }),
-  );
+  const steps = restoreStepsOf(context);
   return (
     <View testID="restore" style={styles.text}>
       <Words kind="title">To give it back</Words>
