@@ -4,6 +4,8 @@ export { handOverTests } from './handOver';
 export type { HandOverTest } from './handOver';
 export { judgeCheck } from './judgeCheck';
 export type { CheckStanding } from './judgeCheck';
+export { FALLS_ASLEEP_MIN, NORMAL_DRAIN_A, parkedDrain } from './parkedDrain';
+export type { DrainReading, DrainVerdict } from './parkedDrain';
 export { orderChecks } from './orderChecks';
 export { checkLimit, checkTitle, proofChecks } from './proofChecks';
 export type { ProofCheck, ProvedLead } from './proofChecks';

@@ -44,7 +44,6 @@ describe('a paper of a job', () => {
     async (kind) => {
       const path = `/jobs/${job.id}/papers/${kind}.pdf`;
       await visitor.get(path);
-      const start = performance.now();
       const a4 = await visitor.get(path);
       expect(a4.status).toBe(200);
       expect(a4.headers.get('content-type')).toMatch(/application\/pdf/);

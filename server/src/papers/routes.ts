@@ -1,4 +1,4 @@
-import { diagramSvg, layoutDiagram, netlistOf } from '@lucky-thread/core/build/diagram';
+import { PAPER_INK, diagramSvg, layoutDiagram, netlistOf } from '@lucky-thread/core/build/diagram';
 import { DEFAULT_SETTINGS, toCoreReading } from '@lucky-thread/contract';
 import type { JobContext } from '@lucky-thread/work';
 import {
@@ -80,7 +80,7 @@ async function drawn(
   units: 'metric' | 'us',
 ): Promise<string> {
   const device = { name: context.job.device.name, mount: routeOf(context).mount.name };
-  return diagramSvg(
-    await layoutDiagram(netlistOf(device, diagramLeadsOf(context, readings, units))),
-  );
+  const diagram = await layoutDiagram(netlistOf(device, diagramLeadsOf(context, readings, units)));
+  // The condensed face that its boxes were measured for, by the name that the paper knows it by.
+  return diagramSvg(diagram, { ...PAPER_INK, family: 'Strong' });
 }

@@ -12,6 +12,7 @@ import { useJobChange } from '../../work/useJobChange';
 import { CheckDock } from './CheckDock';
 import { FeedProofsCard } from './FeedProofsCard';
 import { HandOver } from './HandOver';
+import { ParkedDrain } from './ParkedDrain';
 import { useProving } from './useProving';
 
 /** Prove: what every added lead must show, read one by one; nothing counts on anybody’s word that a meter can tell. */
@@ -61,6 +62,7 @@ export function ProveScreen({ context }: { readonly context: JobContext }) {
             onSeen={(kind) => seen(one, kind)}
           />
         ))}
+        <ParkedDrain job={context.job} />
         <HandOver job={context.job} />
       </View>
     </WithDock>

@@ -5,21 +5,25 @@ export interface DiagramInk {
   readonly ink: string;
   readonly paper: string;
   readonly faint: string;
+  /** Families of its letters, the first that there is. */
+  readonly family?: string;
 }
 
 /** Black on white, for paper. */
 export const PAPER_INK: DiagramInk = { ink: '#000000', paper: '#ffffff', faint: '#555555' };
+/** Letters of the diagram where nobody says which. */
+const FAMILY = 'Barlow Condensed, Arial Narrow, sans-serif';
 /** Margin round the drawing, px. */
 const MARGIN = 16;
 
 /** A diagram as an SVG document of its own: symbols after IEC 60617 as far as they are common property. */
 export function diagramSvg(
   diagram: Diagram,
-  { ink, paper, faint }: DiagramInk = PAPER_INK,
+  { ink, paper, faint, family = FAMILY }: DiagramInk = PAPER_INK,
 ): string {
   const [width, height] = [diagram.width + 2 * MARGIN, diagram.height + 2 * MARGIN];
   return [
-    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${-MARGIN} ${-MARGIN} ${width} ${height}" width="${width}" height="${height}" font-family="Barlow Condensed, Arial Narrow, sans-serif">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${-MARGIN} ${-MARGIN} ${width} ${height}" width="${width}" height="${height}" font-family="${family}">`,
     `<rect x="${-MARGIN}" y="${-MARGIN}" width="${width}" height="${height}" fill="${paper}"/>`,
     ...diagram.wires.map((wire) => wireSvg(wire, { ink, paper, faint })),
     ...diagram.nodes.map((node) => nodeSvg(node, { ink, paper, faint })),
