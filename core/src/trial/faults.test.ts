@@ -1,6 +1,6 @@
 import { seededRandom } from '../bench';
 import type { CheckDone, FaultCheckId, SymptomId } from '../prove/symptoms';
-import { CAUSES, FAULT_CHECKS, SURE_FAULT, SYMPTOMS, bitsOf, diagnose } from '../prove/symptoms';
+import { FAULT_CHECKS, SYMPTOMS, diagnose } from '../prove/symptoms';
 import { BENCH_FAULTS, searchFault, setFault } from './faultTrial';
 
 const IDS = Object.keys(SYMPTOMS) as SymptomId[];
@@ -85,74 +85,4 @@ describe('the order of checks', () => {
       expect(ours / best).toBeLessThanOrEqual(1.2);
     },
   );
-});
-
-describe('a diagnosis', () => {
-  it.each(IDS)(
-    '%s: begins with the commonest cause, and every cause can be told in the end',
-    (symptom) => {
-      const causes = Object.entries(SYMPTOMS[symptom].causes).sort(([, a], [, b]) => b - a);
-      expect(diagnose(symptom, []).suspects[0]?.suspect).toBe(causes[0]?.[0]);
-      expect(causes.reduce((sum, [, share]) => sum + share, 0)).toBeLessThan(100);
-      const told = causes.filter(([cause]) => {
-        const done = SYMPTOMS[symptom].checks.map((check): CheckDone => ({
-          check,
-          outcome: (FAULT_CHECKS[check].gives as Record<string, number>)[cause] ?? 0,
-        }));
-        return diagnose(symptom, done).suspects[0]?.suspect === cause;
-      });
-      // What no check points to stays what is left when everything else is ruled out.
-      expect(told.length).toBeGreaterThanOrEqual(causes.length - 1);
-    },
-  );
-
-  it('adds up to one, whatever was seen', () => {
-    for (const symptom of IDS)
-      for (const check of SYMPTOMS[symptom].checks)
-        for (const outcome of FAULT_CHECKS[check].outcomes.keys()) {
-          const { suspects } = diagnose(symptom, [{ check, outcome }]);
-          expect(suspects.reduce((sum, one) => sum + one.probability, 0)).toBeCloseTo(1, 9);
-        }
-  });
-
-  it('names nothing while what was seen contradicts itself', () => {
-    const { sure } = diagnose('originalDead', [
-      { check: 'seeOriginal', outcome: 1 },
-      { check: 'bothSides', outcome: 0 },
-      { check: 'reseat', outcome: 1 },
-    ]);
-    expect(sure).toBe(false);
-  });
-
-  it('asks nothing more once it is sure, and never the same twice', () => {
-    for (const symptom of IDS) {
-      const done: CheckDone[] = [];
-      for (;;) {
-        const { next, sure, suspects } = diagnose(symptom, done);
-        if (next === undefined) {
-          expect(sure).toBe((suspects[0]?.probability ?? 0) >= SURE_FAULT);
-          break;
-        }
-        expect(done.map(({ check }) => check)).not.toContain(next);
-        done.push({ check: next, outcome: 0 });
-      }
-    }
-  });
-
-  it('values a check by the bits it is expected to tell: an even question one, a foregone one none', () => {
-    const even = new Map([
-      ['dropsAtCrank', 0.5],
-      ['badCrimp', 0.5],
-    ] as const);
-    // One of two alike, but for slips of 3 %: 1 − H(0.03) = 0.806 bit (Shannon 1948, computed).
-    expect(bitsOf('crankDrop', even)).toBeCloseTo(0.806, 3);
-    expect(bitsOf('crankDrop', new Map([['badCrimp', 1]] as const))).toBeCloseTo(0, 9);
-  });
-
-  it('says of every cause what is done about it', () => {
-    for (const { name, mend } of Object.values(CAUSES)) {
-      expect(name.length).toBeGreaterThan(8);
-      expect(mend).toMatch(/\.$/);
-    }
-  });
 });

@@ -3,7 +3,7 @@ import type { BenchVehicle, FittedLead } from '../bench';
 import { leadTouch, meterReading, benchCar, seededRandom } from '../bench';
 import type { Reading } from '../identify';
 import type { ProvedLead } from '../prove';
-import { judgeCheck, orderChecks, proofChecks } from '../prove';
+import { judgeCheck, proofChecks } from '../prove';
 import type { LeadSpot } from '../vehicle';
 import { placeOf, stateAt } from '../vehicle';
 
@@ -142,87 +142,5 @@ describe('an added lead on the bench', () => {
     };
     expect(judgeCheck(off, [reading], AMPS)).toMatchObject({ is: 'failed' });
     expect(placeOf(off.state)).toBe('off');
-  });
-});
-
-it('takes the checks of all leads state by state, fuses out late, risk and waiting last', () => {
-  const lead = provedLead();
-  const constant: ProvedLead = {
-    ...lead,
-    ...{ feed: { id: 'memory', role: 'constant', currentA: 1 }, of: 'constant', ground: false },
-  };
-  const cranking = { ...lead, feed: { ...lead.feed, id: 'ignition', holdsCranking: true } };
-  const checks = [constant, cranking, lead].flatMap(proofChecks).map((check) => ({ check }));
-  const order = orderChecks(checks).map(({ check }) => check);
-  const places = order.map(({ state }) => placeOf(state));
-  const visits = places.filter((place, index) => place !== places[index - 1]);
-  expect(visits).toEqual(['off', 'acc', 'run', 'crank', 'asleep']);
-  const inRun = order.filter(({ state }) => placeOf(state) === 'run').map(({ spot }) => spot);
-  expect(inRun.slice(-2)).toEqual(['endOriginalOut', 'endOriginalOut']);
-  expect(inRun.indexOf('endOriginalOut')).toBe(inRun.length - 2);
-});
-
-describe('a check', () => {
-  const [live, , dead] = proofChecks(provedLead());
-  if (live === undefined || dead === undefined) throw new Error('no checks');
-  const by = (check: typeof live, value: Reading['value'], more: Partial<Reading> = {}) =>
-    judgeCheck(
-      check,
-      [
-        {
-          id: 'r',
-          sourceId: check.pointId,
-          contact: undefined,
-          state: check.state,
-          value,
-          ...more,
-        },
-      ],
-      AMPS,
-    ).is;
-
-  it('passes by a lamp that is lit or dark, and not by one that is dim', () => {
-    expect(by(live, { kind: 'glow', glow: 'lit' })).toBe('passed');
-    expect(by(live, { kind: 'glow', glow: 'dim' })).toBe('failed');
-    expect(by(live, { kind: 'glow', glow: 'pulsing' })).toBe('failed');
-    expect(by(dead, { kind: 'glow', glow: 'dark' })).toBe('passed');
-    expect(by(dead, { kind: 'glow', glow: 'dim' })).toBe('failed');
-  });
-
-  it('is open without a reading of its own: at this point, in this state, from ground, in volts', () => {
-    expect(judgeCheck(live, [], AMPS).is).toBe('open');
-    const volts = { kind: 'volts', volts: 12.3 } as const;
-    expect(by(live, volts, { sourceId: 'F1' })).toBe('open');
-    expect(by(live, volts, { state: stateAt('off') })).toBe('open');
-    expect(by(live, volts, { clip: 'constant' })).toBe('open');
-    expect(by(live, { kind: 'ohms', ohm: 3 })).toBe('open');
-  });
-
-  it('goes by the newest reading', () => {
-    const at = (id: string, volts: number): Reading => ({
-      ...{ id, sourceId: live.pointId, contact: undefined, state: live.state },
-      value: { kind: 'volts', volts },
-    });
-    expect(judgeCheck(live, [at('old', 0), at('new', 12.2)], AMPS)).toMatchObject({
-      is: 'passed',
-      readingId: 'new',
-    });
-    expect(judgeCheck(live, [at('old', 12.2), at('new', 0)], AMPS).is).toBe('failed');
-  });
-
-  it('takes a minus sign for what it is: no live lead, and a dead one only near nothing', () => {
-    expect(by(live, { kind: 'volts', volts: -12 })).toBe('failed');
-    expect(by(dead, { kind: 'volts', volts: -12 })).toBe('failed');
-  });
-
-  it('of a source that nobody measured allows more', () => {
-    const [unmeasured] = proofChecks({ ...provedLead(), sourceV: {} });
-    expect(unmeasured?.because).toMatch(/usually 12\.30 V/);
-    expect(unmeasured?.leastV).toBeCloseTo(12.3 - 0.36 - 0.85 - AMPS * 0.05, 6);
-  });
-
-  it('has none for a signal, which the device itself proves', () => {
-    const lead = provedLead();
-    expect(proofChecks({ ...lead, feed: { ...lead.feed, role: 'lock' } })).toEqual([]);
   });
 });

@@ -80,6 +80,70 @@ describe('the parts of a job', () => {
     ).toBeUndefined();
   });
 
+  const WORKED: readonly PartsLead[] = [
+    {
+      ...{
+        feedId: 'm',
+        name: 'Parking supply',
+        colour: 'YE',
+        conductor: '18 AWG',
+        cutM: 2.7,
+        clips: 5,
+      },
+      ...{ terminal: 'red sleeve', slideOn: ['heat-shrink', 'the boot'] },
+      tap: {
+        ...{ feedId: 'm', feedName: 'Parking supply', fuseA: 2, awg: 18, oneWayM: 2.7 },
+        ...{
+          at: 'slot',
+          position: 'F3 BACK UP',
+          family: 'mini',
+          originalA: 10,
+          supplyLandmark: 'up',
+        },
+      },
+    },
+    {
+      ...{ feedId: 's', name: 'Wake', colour: undefined, conductor: '18 AWG', cutM: 1.3, clips: 0 },
+      ...{ terminal: undefined, slideOn: [] },
+      tap: {
+        ...{ feedId: 's', feedName: 'Wake', fuseA: 3, awg: 18, oneWayM: 1.3 },
+        ...{ at: 'wire', position: 'W4 BU', method: 'sealed splice', cuts: true },
+      },
+    },
+  ];
+
+  it('come out row by row as a worked example has them', () => {
+    const rows = partsList({ leads: WORKED, ground: undefined, stock: undefined });
+    expect(rows.map(({ what, need, unit, packs }) => [what, need, unit, packs])).toEqual([
+      ['clip or tie', 5, 'pieces', 1],
+      ['heat-shrink', 1, 'pieces', 1],
+      ['in-line holder', 1, 'pieces', 1],
+      ['label', 4, 'pieces', 1],
+      ['mini blade fuse 2 A', 1, 'pieces', 1],
+      ['mini blade fuse tap', 1, 'pieces', 1],
+      ['red sleeve', 1, 'pieces', 1],
+      ['standard blade fuse 3 A', 1, 'pieces', 1],
+      ['wire 18 AWG', 4, 'm', 8],
+    ]);
+    const ringless = { cutM: 1, conductor: '18 AWG', ring: undefined };
+    const bare = partsList({ leads: WORKED, ground: ringless, stock: undefined });
+    expect(bare.some(({ what }) => what.startsWith('ring'))).toBe(false);
+    expect(cutList(WORKED)).toEqual([
+      {
+        ...{ name: 'Parking supply', colour: 'YE', conductor: '18 AWG', cutM: 2.7 },
+        deviceEnd: 'the kit’s own plug or sleeve',
+        carEnd: 'mini blade fuse tap, red sleeve',
+        label: 'Parking supp F3 2A',
+      },
+      {
+        ...{ name: 'Wake', colour: undefined, conductor: '18 AWG', cutM: 1.3 },
+        deviceEnd: 'the kit’s own plug or sleeve',
+        carEnd: 'in-line holder, then sealed splice',
+        label: 'Wake W4 3A',
+      },
+    ]);
+  });
+
   it('is cut with both ends and a label that fits a wrap', () => {
     fc.assert(
       fc.property(LEADS, (leads) => {
