@@ -49,10 +49,13 @@ async function phone(base: string, folder: string): Promise<void> {
     await visitor.top();
     await shot('size');
     await visitor.touch('go-build');
-    await visitor.see('build');
+    await visitor.see('step-now');
+    await visitor.see('diagram-scroll');
     await shot('build');
     await visitor.touch('go-prove');
-    await visitor.see('prove');
+    await visitor.see('check-how');
+    await visitor.touch('prove-pad-sim');
+    await visitor.textIs('checks-passed', / 1 of/);
     await shot('prove');
     await showProofs(visitor);
     await visitor.touch('go-log');

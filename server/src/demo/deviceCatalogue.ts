@@ -183,17 +183,126 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
       signal('door', 'Door switch', 'door', { polarity: 'set', optional: true }),
     ],
   ),
+  entry(
+    'Amplifier',
+    'Its main lead comes from the battery through its own fuse; the radio’s turn-on lead wakes it.',
+    undefined,
+    [
+      { id: 'main', name: 'Main feed', role: 'constant', currentA: 40, leadColour: 'red' },
+      {
+        ...{ id: 'turnOn', name: 'Turn-on', role: 'switched', currentA: 0.1 },
+        ...{ liveInAcc: true, leadColour: 'blue/white' },
+      },
+    ],
+  ),
+  entry(
+    'Alarm with sensors',
+    'Watches doors and hood, flashes the lamps; sounds for as long as the law allows.',
+    undefined,
+    [
+      { id: 'memory', name: 'Constant', role: 'constant', currentA: 1, standbyA: 0.02 },
+      { id: 'switched', name: 'Ignition', role: 'switched', currentA: 0.1, holdsCranking: true },
+      signal('door', 'Door switch', 'door', { polarity: 'set' }),
+      signal('hood', 'Hood switch', 'hood', { polarity: 'ground', optional: true }),
+      signal('left', 'Turn signal, left', 'turnLeft', { currentA: 4, polarity: 'plus' }),
+      signal('right', 'Turn signal, right', 'turnRight', { currentA: 4, polarity: 'plus' }),
+      signal('lock', 'Lock', 'lock', { polarity: 'set', optional: true }),
+      signal('unlock', 'Unlock', 'unlock', { polarity: 'set', optional: true }),
+    ],
+  ),
+  entry(
+    'Fuel heater controller',
+    'It burns fuel: never in a closed garage. Its pump and fan run on after it is switched off.',
+    undefined,
+    [
+      { id: 'memory', name: 'Main feed', role: 'constant', currentA: 10, leadColour: 'red' },
+      { id: 'switched', name: 'Timer’s wake-up', role: 'switched', currentA: 0.2, optional: true },
+    ],
+    {
+      guide: '1.4',
+      steps: [
+        { say: 'Switch on; the fan starts first, the flame later.', seconds: 120 },
+        {
+          say: 'Switch off; let it cool down, the battery stays on.',
+          seconds: 180,
+          answer: 'the fan stops',
+        },
+      ],
+    },
+  ),
+  entry(
+    'Switch module',
+    'Eight outputs in the engine space, worked by a keypad in the cabin; each output has its own fuse in the module.',
+    undefined,
+    [
+      { id: 'main', name: 'Main feed', role: 'constant', currentA: 60, leadColour: 'red' },
+      {
+        id: 'switched',
+        name: 'Wake with the key',
+        role: 'switched',
+        currentA: 0.1,
+        liveInAcc: true,
+      },
+      {
+        ...{ id: 'illumination', name: 'Keypad lamps', role: 'illumination', currentA: 0.05 },
+        optional: true,
+      },
+    ],
+  ),
+  entry(
+    'Air suspension controller',
+    'Compressor through its own relay from the battery; speed keeps it from lowering while driven.',
+    undefined,
+    [
+      { id: 'main', name: 'Compressor', role: 'constant', currentA: 30, leadColour: 'red' },
+      { id: 'switched', name: 'Ignition', role: 'switched', currentA: 0.2 },
+      signal('speed', 'Speed', 'speed', { optional: true }),
+      signal('door', 'Door switch', 'door', { polarity: 'set', optional: true }),
+    ],
+  ),
+  entry(
+    'Footwell lights with relay',
+    'With the door, or with the lamps: the relay keeps the car’s own switch out of it.',
+    undefined,
+    [
+      { id: 'memory', name: 'Supply', role: 'constant', currentA: 2, leadColour: 'red' },
+      signal('door', 'Door switch', 'door', { polarity: 'ground' }),
+    ],
+  ),
+  entry(
+    'Trailer module',
+    'Listens to the car’s lamps and feeds the trailer’s from the battery: no added load on the car’s lamp circuits.',
+    undefined,
+    [
+      { id: 'main', name: 'Main feed', role: 'constant', currentA: 15, leadColour: 'red' },
+      signal('tail', 'Tail lamps', 'parkingLamps', { polarity: 'plus' }),
+      signal('brake', 'Stop lamps', 'brake', { polarity: 'plus' }),
+      signal('left', 'Turn signal, left', 'turnLeft', { polarity: 'plus' }),
+      signal('right', 'Turn signal, right', 'turnRight', { polarity: 'plus' }),
+      signal('reverse', 'Reverse', 'reverse', { polarity: 'plus', optional: true }),
+    ],
+  ),
+  entry('Radar detector', 'Where the law allows one at all.', undefined, [
+    { id: 'switched', name: 'Supply', role: 'switched', currentA: 0.3, liveInAcc: true },
+  ]),
 ];
 
 function entry(
   name: string,
   note: string,
-  family: LeadFamily,
+  family: LeadFamily | undefined,
   feeds: DeviceInput['feeds'],
   setUp?: DeviceInput['setUp'],
 ): CatalogueEntry {
-  const device = { name, family, feeds: [...feeds, { ...GROUND }] };
-  return { device: setUp === undefined ? device : { ...device, setUp }, note };
+  return {
+    device: {
+      name,
+      ...(family === undefined ? {} : { family }),
+      feeds: [...feeds, { ...GROUND }],
+      ...(setUp === undefined ? {} : { setUp }),
+    },
+    note,
+  };
 }
 
 /** A signal's lead; inputs draw next to nothing. */

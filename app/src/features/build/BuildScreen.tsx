@@ -30,9 +30,10 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
   const wide = useWide();
   const readings = useMemo(() => coreReadings(rows), [rows]);
   const { job, model, taps, settings } = context;
+  // A step that is done changes nothing of the plan: nothing is worked out anew for it.
   const question = useSteady(
     useMemo(
-      () => ({ context: { job, model, taps, settings }, readings }),
+      () => ({ context: { job: planned(job), model, taps, settings }, readings }),
       [job, model, taps, settings, readings],
     ),
   );
@@ -83,7 +84,7 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
           The vehicle maker’s service information comes first. Where it differs, follow it. Not sure
           of a step: leave it to an authorised workshop.
         </Words>
-        <RouteCard context={context} />
+        <RouteCard context={context} still={question.context} />
         {plan !== undefined && <PartsCard plan={plan} />}
         <DiagramCard question={question} />
         <MatchingCard context={context} readings={readings} />
@@ -93,6 +94,11 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
       </View>
     </WithDock>
   );
+}
+
+/** A job as far as its plan goes. */
+function planned(job: JobContext['job']): JobContext['job'] {
+  return { ...job, steps: [], proofs: [], version: 0, updatedAt: '', phase: 'build' };
 }
 
 /** How the car is brought back as it was, for the lease's end. */

@@ -21,14 +21,19 @@ import { PassageRow } from './PassageRow';
 import { RouteDrawing } from './RouteDrawing';
 
 /** Where the device sits and its leads run: drawn, with what comes off, what to mind, and what is cut. */
-export function RouteCard({ context }: { readonly context: JobContext }) {
+export function RouteCard(props: {
+  readonly context: JobContext;
+  /** The same as far as its plan goes; it stays itself while nothing of that changes. */
+  readonly still: JobContext;
+}) {
+  const { context, still } = props;
   const change = useJobChange(context.job);
   const units = useUnits();
   const { job, model } = context;
-  const route = useMemo(() => routeOf({ job, model }), [job, model]);
+  const route = useMemo(() => routeOf(still), [still]);
   const others = useMemo(
-    () => ROUTE_AIMS.map((aim) => [aim, routeOf({ model, job: wished(job, { aim }) })] as const),
-    [job, model],
+    () => ROUTE_AIMS.map((aim) => [aim, routeOf(wished(still, aim))] as const),
+    [still],
   );
   const [more, setMore] = useState(false);
   const [putBody, { error }] = usePutBodyMutation();
@@ -158,11 +163,9 @@ function Lengths({ context, route }: { readonly context: JobContext; readonly ro
   );
 }
 
-function wished(
-  job: JobContext['job'],
-  changed: Partial<NonNullable<JobContext['job']['route']>>,
-): JobContext['job'] {
-  return { ...job, route: { ...(job.route ?? {}), ...changed } };
+function wished(context: JobContext, aim: RouteAim): JobContext {
+  const { job } = context;
+  return { ...context, job: { ...job, route: { ...(job.route ?? {}), aim } } };
 }
 
 function metres({ laid }: JobRoute): number {

@@ -1,6 +1,12 @@
-import { FEED_ROLES } from '@lucky-thread/contract';
-import type { DeviceInput, FeedInput, FeedRole, FieldProblem } from '@lucky-thread/contract';
-import { ROLE_WORDS } from '@lucky-thread/core/identify';
+import { FEED_ROLES, POLARITIES } from '@lucky-thread/contract';
+import type {
+  DeviceInput,
+  FeedInput,
+  FeedRole,
+  FieldProblem,
+  LeadPolarity,
+} from '@lucky-thread/contract';
+import { ROLE_WORDS, isTrigger } from '@lucky-thread/core/identify';
 import { capacitorInrush, currentAt12V, numberProblems } from '@lucky-thread/core/size';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -10,6 +16,7 @@ import { Card } from '../../ui/Card';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { NumberField } from '../../ui/NumberField';
+import { Toggle } from '../../ui/Toggle';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import { KindOfDevice } from './KindOfDevice';
@@ -71,6 +78,7 @@ export function OwnDevice({ device, problems, onDevice }: OwnDeviceProps) {
             onAmps={(currentA) => setFeed(index, { ...feed, currentA })}
             testID={`own-amps-${index}`}
           />
+          <LeadWays feed={feed} index={index} onFeed={(next) => setFeed(index, next)} />
           <FeedExtras
             feed={feed}
             problems={problems}
@@ -96,6 +104,53 @@ export function OwnDevice({ device, problems, onDevice }: OwnDeviceProps) {
     </View>
   );
 }
+
+/** What a lead gives or takes, whether the device works without it, and what its supply must stand. */
+function LeadWays(props: {
+  readonly feed: FeedInput;
+  readonly index: number;
+  readonly onFeed: (feed: FeedInput) => void;
+}) {
+  const { feed, index, onFeed } = props;
+  if (feed.role === 'ground') return null;
+  const put = (changed: Partial<FeedInput>): void => onFeed({ ...feed, ...changed });
+  return (
+    <View style={styles.stack}>
+      {isTrigger(feed.role) && (
+        <Choice
+          label="Polarity"
+          even
+          testID={`polarity-${index}`}
+          options={POLARITIES.map((one) => ({ value: one, label: POLARITY_WORDS[one] }))}
+          value={feed.polarity ?? 'plus'}
+          onChange={(polarity) => put({ polarity })}
+        />
+      )}
+      <Toggle
+        label="Works without it"
+        state={feed.optional === true ? 'may be left off' : 'needed'}
+        on={feed.optional === true}
+        testID={`optional-${index}`}
+        onChange={(optional) => put({ optional })}
+      />
+      {feed.role === 'switched' && (
+        <Toggle
+          label="While cranking"
+          state={feed.holdsCranking === true ? 'must hold' : 'may drop'}
+          on={feed.holdsCranking === true}
+          testID={`holds-${index}`}
+          onChange={(holdsCranking) => put({ holdsCranking })}
+        />
+      )}
+    </View>
+  );
+}
+
+const POLARITY_WORDS: Record<LeadPolarity, string> = {
+  plus: 'Plus',
+  ground: 'Ground',
+  set: 'By its setting',
+};
 
 /** What a feed's label may say besides: inrush, and what it draws while the car is parked. */
 function FeedExtras(props: {
