@@ -81,8 +81,7 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
         {change.problem !== undefined && <Caution testID="job-problem">{change.problem}</Caution>}
         <NotWorkedOut what="The order of work" problem={problem} onRetry={retry} />
         <Words kind="small" soft>
-          The vehicle maker’s service information comes first. Where it differs, follow it. Not sure
-          of a step: leave it to an authorised workshop.
+          The vehicle maker’s service information comes first. Where it differs, follow it.
         </Words>
         <RouteCard context={context} still={question.context} />
         {plan !== undefined && <PartsCard plan={plan} />}
