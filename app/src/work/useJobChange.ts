@@ -1,4 +1,10 @@
-import type { FeedPlanInput, HarnessWireInput, JobView, Phase, RouteInput } from '@lucky-thread/contract';
+import type {
+  FeedPlanInput,
+  HarnessWireInput,
+  JobView,
+  Phase,
+  RouteInput,
+} from '@lucky-thread/contract';
 import type { ProofKind } from '@lucky-thread/core/prove';
 import { useRouter } from 'expo-router';
 import { useCallback } from 'react';

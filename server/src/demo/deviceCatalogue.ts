@@ -112,30 +112,7 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
       },
     ],
   ),
-  entry(
-    'Remote starter with locks',
-    'Column and kick panel: lay their wires open. Only where the car may stand in the open, with its hood switch.',
-    'remoteStart',
-    [
-      { id: 'memory', name: 'Main feed', role: 'constant', currentA: 20, leadColour: 'red' },
-      {
-        ...{ id: 'ignition', name: 'Ignition', role: 'switched', currentA: 12 },
-        ...{ holdsCranking: true, leadColour: 'yellow' },
-      },
-      {
-        ...{ id: 'accessory', name: 'Accessory', role: 'switched', currentA: 8 },
-        ...{ liveInAcc: true, leadColour: 'orange' },
-      },
-      { id: 'starter', name: 'Starter', role: 'starter', currentA: 10, leadColour: 'violet' },
-      signal('lamps', 'Parking lamps', 'parkingLamps', { currentA: 5, polarity: 'plus' }),
-      signal('brake', 'Brake', 'brake', { polarity: 'plus' }),
-      // The kit brings a pin switch of its own for cars that have none.
-      signal('hood', 'Hood switch', 'hood', { polarity: 'ground', optional: true }),
-      signal('door', 'Door switch', 'door', { polarity: 'set', optional: true }),
-      signal('lock', 'Lock', 'lock', { currentA: 0.25, polarity: 'ground', optional: true }),
-      signal('unlock', 'Unlock', 'unlock', { currentA: 0.25, polarity: 'ground', optional: true }),
-      signal('tach', 'Engine speed', 'tach', { optional: true }),
-    ],
+  withSetUp(
     {
       ...{ guide: '3.2', dated: '2025-02' },
       steps: [
@@ -151,6 +128,35 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
         { say: 'Key off; let it rest.', seconds: 60, answer: 'the indicator goes out' },
       ],
     },
+    entry(
+      'Remote starter with locks',
+      'Column and kick panel: lay their wires open. Only where the car may stand in the open, with its hood switch.',
+      'remoteStart',
+      [
+        { id: 'memory', name: 'Main feed', role: 'constant', currentA: 20, leadColour: 'red' },
+        {
+          ...{ id: 'ignition', name: 'Ignition', role: 'switched', currentA: 12 },
+          ...{ holdsCranking: true, leadColour: 'yellow' },
+        },
+        {
+          ...{ id: 'accessory', name: 'Accessory', role: 'switched', currentA: 8 },
+          ...{ liveInAcc: true, leadColour: 'orange' },
+        },
+        { id: 'starter', name: 'Starter', role: 'starter', currentA: 10, leadColour: 'violet' },
+        signal('lamps', 'Parking lamps', 'parkingLamps', { currentA: 5, polarity: 'plus' }),
+        signal('brake', 'Brake', 'brake', { polarity: 'plus' }),
+        // The kit brings a pin switch of its own for cars that have none.
+        signal('hood', 'Hood switch', 'hood', { polarity: 'ground', optional: true }),
+        signal('door', 'Door switch', 'door', { polarity: 'set', optional: true }),
+        signal('lock', 'Lock', 'lock', { currentA: 0.25, polarity: 'ground', optional: true }),
+        signal('unlock', 'Unlock', 'unlock', {
+          currentA: 0.25,
+          polarity: 'ground',
+          optional: true,
+        }),
+        signal('tach', 'Engine speed', 'tach', { optional: true }),
+      ],
+    ),
   ),
   entry(
     'Video head unit',
@@ -210,14 +216,7 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
       signal('unlock', 'Unlock', 'unlock', { polarity: 'set', optional: true }),
     ],
   ),
-  entry(
-    'Fuel heater controller',
-    'It burns fuel: never in a closed garage. Its pump and fan run on after it is switched off.',
-    undefined,
-    [
-      { id: 'memory', name: 'Main feed', role: 'constant', currentA: 10, leadColour: 'red' },
-      { id: 'switched', name: 'Timer’s wake-up', role: 'switched', currentA: 0.2, optional: true },
-    ],
+  withSetUp(
     {
       guide: '1.4',
       steps: [
@@ -229,6 +228,21 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
         },
       ],
     },
+    entry(
+      'Fuel heater controller',
+      'It burns fuel: never in a closed garage. Its pump and fan run on after it is switched off.',
+      undefined,
+      [
+        { id: 'memory', name: 'Main feed', role: 'constant', currentA: 10, leadColour: 'red' },
+        {
+          id: 'switched',
+          name: 'Timer’s wake-up',
+          role: 'switched',
+          currentA: 0.2,
+          optional: true,
+        },
+      ],
+    ),
   ),
   entry(
     'Switch module',
@@ -287,19 +301,25 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
   ]),
 ];
 
+/** A device that wants setting up, by the guide that is named. */
+function withSetUp(
+  setUp: NonNullable<DeviceInput['setUp']>,
+  { device, note }: CatalogueEntry,
+): CatalogueEntry {
+  return { device: { ...device, setUp }, note };
+}
+
 function entry(
   name: string,
   note: string,
   family: LeadFamily | undefined,
   feeds: DeviceInput['feeds'],
-  setUp?: DeviceInput['setUp'],
 ): CatalogueEntry {
   return {
     device: {
       name,
       ...(family === undefined ? {} : { family }),
       feeds: [...feeds, { ...GROUND }],
-      ...(setUp === undefined ? {} : { setUp }),
     },
     note,
   };

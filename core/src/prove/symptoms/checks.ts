@@ -49,12 +49,14 @@ export const FAULT_CHECKS = {
     ['Battery volts', 'Over half a volt less than at the battery', 'Nothing'],
     { noSupply: 2 },
   ),
-  seeFuse: check(
-    'Take the added fuse out and look at it: whole, right place, right rating?',
-    20,
-    ['Whole and in its place', 'Blown, missing or misplaced'],
-    { addedFuse: 1, chafed: 1, deviceShort: 1, fuseTooSmall: 1 },
+  seeFuse: careful(
     KEY_OFF,
+    check(
+      'Take the added fuse out and look at it: whole, right place, right rating?',
+      20,
+      ['Whole and in its place', 'Blown, missing or misplaced'],
+      { addedFuse: 1, chafed: 1, deviceShort: 1, fuseTooSmall: 1 },
+    ),
   ),
   groundDrop: check(
     'Device on. Meter between its ground lead and the battery’s minus.',
@@ -80,33 +82,41 @@ export const FAULT_CHECKS = {
     ['12.4 V or more', 'Less'],
     { weakBattery: 1 },
   ),
-  originalOut: check(
-    'Original fuse out of the tap: is the device’s lead still live?',
-    40,
-    ['Still live', 'Dead'],
-    { turned: 1 },
+  originalOut: careful(
     KEY_OFF,
+    check(
+      'Original fuse out of the tap: is the device’s lead still live?',
+      40,
+      ['Still live', 'Dead'],
+      { turned: 1 },
+    ),
   ),
-  crankSource: check(
-    'Meter on the source while somebody cranks.',
-    60,
-    ['Stays above 9 V', 'Dips to between 4 and 9 V', 'Drops to nothing'],
-    { dropsAtCrank: 2, weakBattery: 1 },
+  crankSource: careful(
     CRANK,
+    check(
+      'Meter on the source while somebody cranks.',
+      60,
+      ['Stays above 9 V', 'Dips to between 4 and 9 V', 'Drops to nothing'],
+      { dropsAtCrank: 2, weakBattery: 1 },
+    ),
   ),
-  crankBattery: check(
-    'Meter over the battery posts while somebody cranks.',
-    60,
-    ['Stays above 9.6 V', 'Falls below'],
-    { weakBattery: 1 },
+  crankBattery: careful(
     CRANK,
+    check(
+      'Meter over the battery posts while somebody cranks.',
+      60,
+      ['Stays above 9.6 V', 'Falls below'],
+      { weakBattery: 1 },
+    ),
   ),
-  crankDrop: check(
-    'Meter from the source to the device’s plus lead while cranking, load on.',
-    60,
-    ['Under 0.5 V', 'Over 0.5 V'],
-    { badCrimp: 1, thinLead: 1 },
+  crankDrop: careful(
     CRANK,
+    check(
+      'Meter from the source to the device’s plus lead while cranking, load on.',
+      60,
+      ['Under 0.5 V', 'Over 0.5 V'],
+      { badCrimp: 1, thinLead: 1 },
+    ),
   ),
   asleepEnd: check(
     'Shut the car, wait until it sleeps: meter at the device’s switched lead.',
@@ -114,12 +124,14 @@ export const FAULT_CHECKS = {
     ['Dead', 'Live'],
     { takenConstant: 1 },
   ),
-  drainOut: check(
-    'Clamp on the battery’s minus, car asleep; take the added fuses out.',
-    180,
-    ['Still too much', 'Falls at once', 'Falls after minutes, when the car goes to sleep'],
-    { deviceStandby: 1, takenConstant: 1, staysAwake: 2, ownDrain: 0 },
+  drainOut: careful(
     'Memory of radio and windows stays only while the battery does.',
+    check(
+      'Clamp on the battery’s minus, car asleep; take the added fuses out.',
+      180,
+      ['Still too much', 'Falls at once', 'Falls after minutes, when the car goes to sleep'],
+      { deviceStandby: 1, takenConstant: 1, staysAwake: 2, ownDrain: 0 },
+    ),
   ),
   standbyLabel: check(
     'Device’s parked draw by its label or clamp, and its timer.',
@@ -127,12 +139,14 @@ export const FAULT_CHECKS = {
     ['Within its label', 'More, or no timer set'],
     { deviceStandby: 1, takenConstant: 1 },
   ),
-  seeOriginal: check(
-    'Look at the original fuse in the tap: whole, in the place nearest the blades?',
-    20,
-    ['Whole and there', 'Blown or missing'],
-    { originalFuse: 1 },
+  seeOriginal: careful(
     KEY_OFF,
+    check(
+      'Look at the original fuse in the tap: whole, in the place nearest the blades?',
+      20,
+      ['Whole and there', 'Blown or missing'],
+      { originalFuse: 1 },
+    ),
   ),
   bothSides: check(
     'Meter on both sides of the original fuse in the tap.',
@@ -140,26 +154,31 @@ export const FAULT_CHECKS = {
     ['Live on both', 'Live on one', 'Dead on both'],
     { originalFuse: 1, notHome: 2, noSupply: 2 },
   ),
-  reseat: check(
-    'Pull the tap, look at blades and contacts, push it home until it stops.',
-    40,
-    ['Nothing changes', 'It works again'],
-    { notHome: 1 },
+  reseat: careful(
     KEY_OFF,
+    check(
+      'Pull the tap, look at blades and contacts, push it home until it stops.',
+      40,
+      ['Nothing changes', 'It works again'],
+      { notHome: 1 },
+    ),
   ),
-  unplugFuse: check(
-    'Unplug the device, new fuse, switch on.',
-    60,
-    ['Blows again', 'Stays whole'],
-    { deviceShort: 1, fuseTooSmall: 1, chafed: 0 },
+  unplugFuse: careful(
     KEY_OFF,
+    check('Unplug the device, new fuse, switch on.', 60, ['Blows again', 'Stays whole'], {
+      deviceShort: 1,
+      fuseTooSmall: 1,
+      chafed: 0,
+    }),
   ),
-  ohmsBody: check(
-    'Both ends of the lead off: ohms from it to the body.',
-    60,
-    ['None', 'A few ohms or less'],
-    { chafed: 1 },
+  ohmsBody: careful(
     KEY_OFF,
+    check(
+      'Both ends of the lead off: ohms from it to the body.',
+      60,
+      ['None', 'A few ohms or less'],
+      { chafed: 1 },
+    ),
   ),
   inrush: check(
     'The fuse against the plan: its rating, and what flows at switching on.',
@@ -212,12 +231,14 @@ export const FAULT_CHECKS = {
     ['Each where it should be', 'Two are swapped'],
     { wrongChannel: 1 },
   ),
-  pop: check(
-    '9 V across each pair, plus on plus: which way does each cone go?',
-    120,
-    ['All the same way', 'One differs'],
-    { reversedSpeaker: 1 },
+  pop: careful(
     'Only on speaker leads that are cut off from the amplifier.',
+    check(
+      '9 V across each pair, plus on plus: which way does each cone go?',
+      120,
+      ['All the same way', 'One differs'],
+      { reversedSpeaker: 1 },
+    ),
   ),
 } as const satisfies Record<string, FaultCheck>;
 /** One check. */
@@ -228,7 +249,10 @@ function check(
   seconds: number,
   outcomes: readonly string[],
   gives: Partial<Record<CauseId, number>>,
-  caution?: string,
 ): FaultCheck {
-  return { say, seconds, outcomes, gives, ...(caution === undefined ? {} : { caution }) };
+  return { say, seconds, outcomes, gives };
+}
+
+function careful(caution: string, of: FaultCheck): FaultCheck {
+  return { ...of, caution };
 }
