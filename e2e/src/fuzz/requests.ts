@@ -57,6 +57,19 @@ const ROUTES: readonly Make[] = [
   (known) => ({ method: 'GET', path: `/models/${known.modelId}/taps` }),
   (known) => ({ method: 'GET', path: `/models/${known.modelId}/taps.csv` }),
   (known, random) => ({
+    method: 'GET',
+    path: `/jobs/${random.pick(known.jobIds)}/papers/taps.pdf?sheet=${random.pick(['A4', 'LETTER', '%'])}`,
+  }),
+  (known, random) => ({
+    method: 'PUT',
+    path: `/models/${known.modelId}/body`,
+    plain: {
+      style: random.pick(['van', 'boat']),
+      heightM: random.pick([0.3, 20]),
+      passages: [{ id: random.pick(['a b sill', '🧵 x']), lengthM: 1, blocked: true }],
+    },
+  }),
+  (known, random) => ({
     method: 'POST',
     path: `/models/${known.modelId}/taps.csv`,
     csv: csvOf(known, random),
@@ -157,6 +170,14 @@ function changedJob(known: Known, random: Random): ReturnType<Make> {
     {
       path: `deferred/${random.pick(['asleep', 'crank', '__proto__'])}`,
       plain: { ...head, left: random.pick([true, false]) },
+    },
+    {
+      path: 'route',
+      plain: { ...head, route: random.pick([null, { mount: 'screenTop', aim: 'short' }]) },
+    },
+    {
+      path: `steps/${random.pick(['off', 'fit:a@F1', '__proto__', '%00', 'ß'])}`,
+      plain: { ...head, done: random.pick([true, false]), reason: random.pick([null, 'later']) },
     },
     {
       path: `proofs/${uuidv7()}`,

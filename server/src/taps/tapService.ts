@@ -52,7 +52,10 @@ export async function logTap(
   const settings = (await findShop(db, actor.shopId))?.settings ?? DEFAULT_SETTINGS;
   checkSize(tapped, settings, request);
   const taps = await tapsForJob(db, scope);
-  const counting = (await listReadings(db, job.id)).filter((one) => one.withdrawnAt === null);
+  // In the order of taking, as the app has them: of two readings at one place the newest counts, whenever it arrived.
+  const counting = (await listReadings(db, job.id))
+    .filter((one) => one.withdrawnAt === null)
+    .sort((left, right) => left.takenAt.localeCompare(right.takenAt));
   const {
     readings,
     function: is,

@@ -20,10 +20,6 @@ export async function copyFrom(
     .from(models)
     .where(and(eq(models.id, from), eq(models.shopId, actor.shopId)));
   if (sister === undefined) throw notFound('Model to be like');
-  await db
-    .update(models)
-    .set({ body: sql`(select body from models where id = ${from})` })
-    .where(eq(models.id, to));
   await copyPlaces(db, { from, to });
   // One claim for each source and function: the newest says what the sister has now.
   await db.execute(sql`
@@ -36,11 +32,14 @@ export async function copyFrom(
     order by t.source_id, t.function, t.logged_at desc`);
 }
 
-/** Gives a new model the places of another, with their sources. */
+/** Gives a new model the body and the places of another, with their sources. */
 export async function copyPlaces(
   db: Database,
   { from, to }: { readonly from: string; readonly to: string },
 ): Promise<void> {
+  await db.execute(
+    sql`update models set body = (select body from models where id = ${from}) where id = ${to}`,
+  );
   await db.execute(sql`
     insert into places (model_id, id, position, kind, name, location, zone, side, steps, fasteners, tools, seconds, notes, columns, rows)
     select ${to}, id, position, kind, name, location, zone, side, steps, fasteners, tools, seconds, notes, columns, rows

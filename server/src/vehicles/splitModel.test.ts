@@ -57,6 +57,8 @@ it('makes two models of one, each with its years, places, jobs and tap points', 
   await visitor.put(`/jobs/${late.id}/readings/${uuidv7()}`, readingBody('dash/F5'));
   const id = uuidv7();
   const { body } = await split(old.id, 2019, id);
+  expect(old.body).not.toBeNull();
+  expect(body.body).toEqual(old.body);
   expect(body).toMatchObject({ yearFrom: 2019, yearTo: old.yearTo, generation: 'III' });
   expect(body.simulated).toBe(true);
   expect(body.places.map((place) => place.sources)).toEqual(

@@ -19,8 +19,8 @@ export interface PassageRowProps {
   readonly passage: Passage;
   /** So many leads lie there. */
   readonly leads: number;
-  /** It was measured, or nothing goes through. */
-  readonly onFound: (found: Omit<BodyInput['passages'][number], 'id'>) => void;
+  /** It was measured, or nothing goes through; undefined while nobody has said which body this is. */
+  readonly onFound: ((found: Omit<BodyInput['passages'][number], 'id'>) => void) | undefined;
 }
 
 /** One passage of the route: what comes off, how long it is, what to mind; touched, it is put right for the model. */
@@ -57,7 +57,10 @@ export function PassageRow({ number, passage, leads, onFound }: PassageRowProps)
           <Words kind="label">{`${shown('length', passage.lengthM, units)} × ${leads}`}</Words>
         </View>
       </TouchableRipple>
-      {open && (
+      {open && onFound === undefined && (
+        <Words kind="small">Say below which body the model has; then it is put right here.</Words>
+      )}
+      {open && onFound !== undefined && (
         <View style={styles.stack}>
           <NumberField
             label="By the tape"

@@ -62,7 +62,11 @@ export function RouteCard(props: {
           leads={
             laid.leads.filter((one) => one.passages.some(({ id }) => id === passage.id)).length
           }
-          onFound={(found) => save(withPassage(context, route, { id: passage.id, ...found }))}
+          onFound={
+            route.assumed
+              ? undefined
+              : (found) => save(withPassage(context, route, { id: passage.id, ...found }))
+          }
         />
       ))}
       {hazardsOf(route).map((hazard) => (

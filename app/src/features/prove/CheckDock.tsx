@@ -26,6 +26,8 @@ export interface CheckDockProps {
 
 /** What can be put off: it costs waiting or risk, and then the job says what it waits for. */
 const PUT_OFF: readonly StitchPlace[] = ['asleep', 'crank', 'engine', 'lamps'];
+/** How a job begins to say that it waits for a proof; it stops saying so once all are shown. */
+export const PROOF_WAITS = 'Proof of ';
 /** Longest reason that a job takes for waiting. */
 const LONGEST_REASON = 80;
 
@@ -54,7 +56,7 @@ export function CheckDock({ context, proving, current }: CheckDockProps) {
   });
   const later = (): void => {
     change.setStanding({
-      waitsFor: `Proof of ${feedName}: ${PLACE_WORDS[place]}`.slice(0, LONGEST_REASON),
+      waitsFor: `${PROOF_WAITS}${feedName}: ${PLACE_WORDS[place]}`.slice(0, LONGEST_REASON),
     });
     proving.later();
   };

@@ -9,7 +9,7 @@ import { SPACE } from '../../ui/tokens';
 import { WithDock } from '../../ui/WithDock';
 import { useFind } from '../../work/useFind';
 import { useJobChange } from '../../work/useJobChange';
-import { CheckDock } from './CheckDock';
+import { CheckDock, PROOF_WAITS } from './CheckDock';
 import { FeedProofsCard } from './FeedProofsCard';
 import { HandOver } from './HandOver';
 import { ParkedDrain } from './ParkedDrain';
@@ -43,7 +43,11 @@ export function ProveScreen({ context }: { readonly context: JobContext }) {
               }
               testID="go-log"
               disabled={left > 0}
-              onPress={() => change.goTo('log')}
+              onPress={() => {
+                if (context.job.waitsFor?.startsWith(PROOF_WAITS) === true)
+                  change.setStanding({ waitsFor: null });
+                change.goTo('log');
+              }}
             />
           )}
         </View>
