@@ -66,6 +66,8 @@ describe('steps of the work', () => {
   it('want a name without blanks and a reason that says something', async () => {
     expect((await step(visitor, 'two words', DONE)).status).toBe(404);
     expect((await step(visitor, 'x'.repeat(81), DONE)).status).toBe(404);
+    // A character that the database can't store, found by malformed requests.
+    expect((await step(visitor, 'off\u0000', DONE)).status).toBe(404);
     const short = await step(visitor, 'off', { done: true, reason: 'no' });
     expect(problemPaths(short)).toEqual(['reason']);
     expect((await step(visitor, 'off', { done: 'yes', reason: null })).status).toBe(422);

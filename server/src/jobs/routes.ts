@@ -27,8 +27,8 @@ import { deferCheck, noteStep, putRoute, putStanding, reachPhase } from './progr
 import { showProof, withdrawProof } from './proofCommand';
 import { putWires } from './wiresCommand';
 
-/** Steps go by what is done and to what, e.g. `fit:memory`. */
-const STEP_ID = /^[^\s/]{1,80}$/u;
+/** Steps go by what is done and to what, e.g. `fit:memory`: no blanks, no strokes, nothing that is no letter or mark. */
+const STEP_ID = /^[^\s/\p{C}]{1,80}$/u;
 
 /** The shop's jobs. */
 export function jobRoutes(db: Database): Router {

@@ -444,7 +444,8 @@ function farOf({ tap }: StepLead): string {
 /** Longest id of a step. */
 const LONGEST_ID = 80;
 
-/** Step ids have no blanks and no strokes, and are not longer than the log of steps takes. */
+/** Step ids have no blanks, no strokes and nothing that is no letter or mark, and are not longer than the log of steps takes. */
 function slug(id: string): string {
-  return id.replaceAll(/[\s/]+/gu, '_').slice(0, LONGEST_ID);
+  // By letters, so that none is cut in half.
+  return [...id.replaceAll(/[\s/\p{C}]+/gu, '_')].slice(0, LONGEST_ID).join('');
 }

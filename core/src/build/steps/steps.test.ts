@@ -122,6 +122,21 @@ describe('the order of work', () => {
     );
   });
 
+  it('names its steps so that they can be kept: no blanks, strokes or marks that are none, at most 80 letters', () => {
+    const [given] = fc.sample(GIVEN, { numRuns: 1, seed: 4 }) as [StepsGiven];
+    fc.assert(
+      fc.property(fc.string({ unit: 'binary', minLength: 1, maxLength: 40 }), (odd) => {
+        const leads = given.leads.map((lead) => ({
+          ...lead,
+          place: odd,
+          tap: { ...lead.tap, feedId: odd, position: `${odd} ${odd}` },
+        }));
+        for (const { id } of jobSteps({ ...given, leads }))
+          expect(id).toMatch(/^[^\s/\p{C}]{1,80}$/u);
+      }),
+    );
+  });
+
   it('sets the device up step after step after the proofs, by the guide that is named', () => {
     const [given] = fc.sample(GIVEN, { numRuns: 1, seed: 9 });
     const setUp = {
