@@ -21,7 +21,7 @@ export { toolList } from './parts/toolList';
 export { CHANGE_S, changeCost } from './steps/jobStep';
 export type { JobStep, StepState } from './steps/jobStep';
 export { jobSteps } from './steps/jobSteps';
-export type { StepLead, StepsGiven } from './steps/jobSteps';
+export type { StepLead, StepsGiven } from './steps/stepsGiven';
 export { EXACT_STEPS, orderSteps } from './steps/orderSteps';
 export type { StepOrder } from './steps/orderSteps';
 export type { PlannedTap, SlotTap, Splice } from './steps/plannedTap';

@@ -33,7 +33,9 @@ export function judgeCheck(
   );
   if (reading === undefined) return { is: 'open' };
   const seen = seenIn(reading);
-  if (seen === undefined) return { is: 'open' };
+  // A lamp is as dark over a tenth of a volt as over two: it says nothing of a ground.
+  if (seen === undefined || (seen.volts === undefined && check.spot === 'ground'))
+    return { is: 'open' };
   const { id: readingId } = reading;
   const good =
     check.leastV === undefined

@@ -127,6 +127,17 @@ describe('what a failed check points to', () => {
     });
   });
 
+  it('a dark lamp proves no ground: it is as dark over two volts', () => {
+    const dark: Reading = {
+      ...{ id: 'r', sourceId: ground.pointId, contact: undefined, state: ground.state },
+      value: { kind: 'glow', glow: 'dark' },
+    };
+    expect(judgeCheck(ground, [dark], AMPS).is).toBe('open');
+    expect(judgeCheck(ground, [{ ...dark, value: { kind: 'volts', volts: 0.05 } }], AMPS).is).toBe(
+      'passed',
+    );
+  });
+
   it('exactly at its limit it passes', () => {
     const at = (check: ProofCheck, volts: number) =>
       judgeCheck(

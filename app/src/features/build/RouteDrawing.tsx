@@ -127,7 +127,8 @@ function Outline(props: {
 }) {
   const palette = usePalette();
   const { size, side, body } = props;
-  const { anchors } = BODY_SHAPES[body.knowledge.style];
+  const { style } = body.knowledge;
+  const { anchors } = BODY_SHAPES[style];
   const right = size.width - EDGE;
   const bottom = size.height - EDGE - (side ? WHEEL_PX : 0);
   const along = (share: number): number => EDGE + (right - EDGE) * share;
@@ -136,7 +137,14 @@ function Outline(props: {
     const wheelY = body.knowledge.steering === 'left' ? bottom * 0.72 : bottom * 0.32;
     return (
       <G>
-        <Rect x={EDGE} y={EDGE} width={right - EDGE} height={bottom - EDGE} rx={22} {...line} />
+        {style === 'boat' ? (
+          <Path
+            d={`M${EDGE} ${(EDGE + bottom) / 2} Q${along(0.2)} ${EDGE} ${along(0.45)} ${EDGE} L${right} ${EDGE} L${right} ${bottom} L${along(0.45)} ${bottom} Q${along(0.2)} ${bottom} ${EDGE} ${(EDGE + bottom) / 2} Z`}
+            {...line}
+          />
+        ) : (
+          <Rect x={EDGE} y={EDGE} width={right - EDGE} height={bottom - EDGE} rx={22} {...line} />
+        )}
         {anchors !== undefined &&
           [anchors.bulkhead, anchors.screenTop, anchors.bPillar, anchors.rearTop].map((share) => (
             <Line
@@ -162,6 +170,25 @@ function Outline(props: {
       </G>
     );
   }
+  if (style === 'boat')
+    return (
+      <Path
+        d={`M${EDGE} ${EDGE + (bottom - EDGE) * 0.4} L${right} ${EDGE + (bottom - EDGE) * 0.4} L${right} ${bottom} L${along(0.25)} ${bottom} Z`}
+        {...line}
+      />
+    );
+  const wheels = [0.17, 0.8].map((share) => (
+    <Circle
+      key={share}
+      cx={along(share)}
+      cy={bottom}
+      r={WHEEL_PX + EDGE - 4}
+      fill={palette.canvas}
+      stroke={palette.line}
+      strokeWidth={1.5}
+    />
+  ));
+  if (style === 'twoWheeler') return <G>{wheels}</G>;
   const hood = EDGE + (bottom - EDGE) * 0.42;
   const [screen, top] = [along(anchors?.bulkhead ?? 0.25), along(anchors?.screenTop ?? 0.4)];
   return (
@@ -170,17 +197,7 @@ function Outline(props: {
         d={`M${EDGE} ${bottom} L${EDGE} ${hood + 8} L${screen} ${hood} L${top} ${EDGE} L${right - 14} ${EDGE} Q${right} ${EDGE} ${right} ${EDGE + 18} L${right} ${bottom} Z`}
         {...line}
       />
-      {[0.17, 0.8].map((share) => (
-        <Circle
-          key={share}
-          cx={along(share)}
-          cy={bottom}
-          r={WHEEL_PX + EDGE - 4}
-          fill={palette.canvas}
-          stroke={palette.line}
-          strokeWidth={1.5}
-        />
-      ))}
+      {wheels}
     </G>
   );
 }

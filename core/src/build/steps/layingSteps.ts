@@ -1,0 +1,57 @@
+import { PASSAGE_KINDS, ROUTE_HAZARDS } from '../body/passageKinds';
+import type { JobStep } from './jobStep';
+import { SECONDS, step } from './step';
+import { farOf, layOf, slug } from './stepIds';
+import type { StepLead, StepsGiven } from './stepsGiven';
+
+/** Laying a lead through its passages, and connecting or capping its far end. */
+export function laying(lead: StepLead, { mount, sounds }: StepsGiven['device']): JobStep[] {
+  const { tap, passages } = lead;
+  const hazards = [...new Set(passages.flatMap((one) => one.hazards))];
+  const way = [...new Set(passages.map(({ kind }) => PASSAGE_KINDS[kind].along))].join(', ');
+  const tools = passages.flatMap(({ kind }) => PASSAGE_KINDS[kind].tools as readonly string[]);
+  return [
+    step(layOf(lead), {
+      what: `${tap.feedName}: lay the lead (${tap.awg} AWG, ${tap.oneWayM} m) from the ${mount} to ${lead.place}${way === '' ? ', loosely' : `: ${way}`}.`,
+      where: lead.place,
+      tool: tools.find((tool) => tool === 'cable puller'),
+      seconds: passages.reduce((sum, one) => sum + PASSAGE_KINDS[one.kind].layS * one.lengthM, 60),
+      cautions: hazards.length === 0 ? [ROUTE] : hazards.map((one) => ROUTE_HAZARDS[one].caution),
+      after: passages
+        .filter(({ kind }) => 'trim' in PASSAGE_KINDS[kind])
+        .map(({ id }) => slug(`trim:${id}`)),
+    }),
+    step(farOf(lead), {
+      what: `${tap.feedName}: connect the lead at the device, or cap its end.`,
+      where: mount,
+      tool: 'crimper',
+      seconds: SECONDS.far,
+      after: [slug(`mount:${mount}`), layOf(lead)],
+      cautions: [
+        'A lead whose far end is open is live and bare the moment its fuse is in.',
+        'Tug every terminal; a plug must click, a bent tab is straightened first.',
+        ...(sounds === true ? [SPEAKERS] : []),
+      ],
+    }),
+  ];
+}
+
+const SPEAKERS =
+  'Speakers: plus to plus on every pair, and no output below 4 Ω with all that hangs on it.';
+
+const ROUTE =
+  'Behind a curtain airbag, never across it; clear of pedals, belts, heat and moving parts.';
+
+/** Ground before power. */
+export function grounding({ ground, leads }: StepsGiven): JobStep {
+  return step('ground', {
+    what: `Ground first: ${ground.place}${ground.ring === undefined ? '' : `, ring ${ground.ring} crimped and tugged`}.`,
+    where: ground.place,
+    tool: 'crimper',
+    seconds: SECONDS.ground,
+    after: leads.map(layOf).slice(0, 1),
+    cautions: [
+      'Painted metal is no ground, and a stud that carries an airbag unit, a belt or a seat is not yours to use.',
+    ],
+  });
+}
