@@ -55,6 +55,8 @@ export function findSessionOf(
     needs: needsOf(of.job.device)
       .filter((need) => !heavy.has(need.id))
       .map((need) => ({ ...need, excluded: excludedFor(of, need.id) })),
+    // Whoever read last still holds the probe there.
+    on: readings.at(-1)?.sourceId,
     ...probing,
   };
 }

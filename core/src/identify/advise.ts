@@ -43,6 +43,8 @@ export interface FindSession {
   readonly clip?: 'ground' | 'constant';
   /** Nobody else is there to hold a pedal or a switch while a wire is touched; by default somebody is. */
   readonly alone?: boolean;
+  /** The source that the probe sits on still; left out: it was taken away. */
+  readonly on?: string | undefined;
 }
 
 /** What the identification says about a session. */
@@ -111,6 +113,8 @@ export function adviseBy(means: Means, session: FindSession): FindAdvice {
     order: means.order,
     clip: session.clip ?? 'ground',
     alone: session.alone ?? false,
+    on: session.on,
+    lifted: session.readings.some(({ state }) => state.rolling === true),
   });
   return {
     verdicts,

@@ -86,6 +86,7 @@ export function searchSignals(
     const advice = adviseOn({
       ...{ sources, readings, state, needs, clip },
       alone: given.alone === true,
+      on: readings.at(-1)?.sourceId,
       until: given.until ?? 'role',
     });
     if (advice.next.kind !== 'visit') return { advice, seconds, visits };
@@ -131,17 +132,32 @@ const BY_HAND: Partial<Record<BunchSignal, readonly StitchPlace[]>> = {
   reverse: ['run', 'reverse'],
 };
 
+/** States in which a switch may tie a wire to ground that hangs open otherwise: only a clip at plus shows that. */
+const TO_GROUND: readonly StitchPlace[] = [
+  ...(['run', 'off', 'lamps', 'parkingBrake', 'hood', 'lock', 'unlock'] as const),
+  ...(['horn', 'justOff'] as const),
+];
+
 /**
  * Attended seconds of the order by hand: every wire in every state that the signals are looked for in, in the order of the
  * list, waits left out.
+ *
+ * @param clips `ground`: the meter hangs on ground throughout, which can't find a switch to ground on an open wire; `both`:
+ * where a switch may tie to ground, every wire is touched once more with the clip at plus, so that it finds what the plan finds
  */
-export function secondsByHand(bunch: GeneratedBunch, signals: readonly BunchSignal[]): number {
+export function secondsByHand(
+  bunch: GeneratedBunch,
+  signals: readonly BunchSignal[],
+  clips: 'ground' | 'both' = 'ground',
+): number {
   const places = new Set(signals.flatMap((signal) => byHandPlaces(signal)));
+  const round = bunch.wires.length * WORK_SECONDS.probe;
   let state: VehicleState = PARKED;
   let seconds = 0;
   for (const place of places) {
     const to = stateAt(place);
-    seconds += bunch.wires.length * WORK_SECONDS.probe;
+    seconds += round;
+    if (clips === 'both' && TO_GROUND.includes(place)) seconds += WORK_SECONDS.clip + round;
     if (!to.asleep) seconds += changeSeconds(state, to);
     state = to;
   }

@@ -65,7 +65,7 @@ describe('a session on a bunch of cut wires', () => {
         const ends = pairs.flatMap(({ plusId, minusId }) => [plusId, minusId]);
         expect(new Set(ends).size).toBe(ends.length);
       }),
-      { numRuns: 15 },
+      { numRuns: 5 },
     );
   });
 
@@ -84,7 +84,7 @@ describe('a session on a bunch of cut wires', () => {
           expect(last.next.instruction).toContain(name);
         }
       }),
-      { numRuns: 8 },
+      { numRuns: 5 },
     );
   });
 
@@ -102,7 +102,7 @@ describe('a session on a bunch of cut wires', () => {
         }
         expect(trial.effort().harm).toBe(0);
       }),
-      { numRuns: 10 },
+      { numRuns: 5 },
     );
   });
 
@@ -120,7 +120,7 @@ describe('a session on a bunch of cut wires', () => {
         });
         expect(again.wires.map((one) => one.role)).toEqual(whole.wires.map((one) => one.role));
       }),
-      { numRuns: 6 },
+      { numRuns: 5 },
     );
   });
 });

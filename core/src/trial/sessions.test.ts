@@ -80,7 +80,7 @@ describe('a session by the plan, on any car', () => {
         for (const id of [...touched, ...Object.values(last.filled)])
           expect(readLabel(legendOf.get(id)).safety).not.toBe('block');
       }),
-      { numRuns: 40 },
+      { numRuns: 15 },
     );
   });
 
@@ -95,7 +95,7 @@ describe('a session by the plan, on any car', () => {
           expect([...last.next.needIds].sort()).toEqual(open.sort());
         else expect(open).toEqual([]);
       }),
-      { numRuns: 40 },
+      { numRuns: 15 },
     );
   });
 
@@ -114,7 +114,7 @@ describe('a session by the plan, on any car', () => {
         if (steady !== undefined)
           expect(readAt(steady)).toEqual(expect.arrayContaining(['off', 'crank']));
       }),
-      { numRuns: 40 },
+      { numRuns: 15 },
     );
   });
 
@@ -126,7 +126,7 @@ describe('a session by the plan, on any car', () => {
         const waits = places.filter((place, at) => place === 'asleep' && places[at - 1] !== place);
         expect(waits.length).toBeLessThanOrEqual(1);
       }),
-      { numRuns: 40 },
+      { numRuns: 15 },
     );
   });
 
@@ -156,7 +156,7 @@ describe('a session by the plan, on any car', () => {
           for (const place of advice.next.places) expect(cannot).toContain(place);
         expect(advice.filled.memory).toBeUndefined();
       }),
-      { numRuns: 20 },
+      { numRuns: 10 },
     );
   });
 
@@ -167,7 +167,7 @@ describe('a session by the plan, on any car', () => {
     { named: 0.35, lies: 0.02, probability: 0.98 },
   ])('is not misled by a log with lies: %o', (quality) => {
     let score = NO_SCORE;
-    for (let seed = 90_001; seed <= 90_100; seed += 1) {
+    for (let seed = 90_001; seed <= 90_040; seed += 1) {
       const vehicle = generateVehicle(seed, USUAL_LEGENDS);
       const car = trialCar(vehicle, {
         seed,

@@ -26,7 +26,8 @@ export const LOOK_ALIKES: Record<CircuitFunction, readonly LookAlike[]> = {
   ],
   stopLamp: [
     { place: 'brake', separates: ['spare'] },
-    { place: 'off', separates: ['constant'] },
+    // The pedal may have been pressed with the key at run, where more is live than with it off.
+    { place: 'run', separates: ['constant', 'ignitionRun'] },
   ],
   reverse: [
     { place: 'reverse', separates: ['spare'] },

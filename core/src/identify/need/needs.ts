@@ -117,7 +117,7 @@ export type SignalRole = 'reverse' | 'brake' | 'starter';
 /** Where a signal must be seen at rest: what is live there as well is a supply that people take for it. */
 const SIGNAL_REST: Record<SignalRole, StitchPlace> = {
   reverse: 'run',
-  brake: 'off',
+  brake: 'run',
   starter: 'run',
 };
 

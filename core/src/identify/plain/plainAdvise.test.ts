@@ -67,7 +67,7 @@ describe('the quick advice against the plain one', () => {
             );
         });
       }),
-      { numRuns: 150 },
+      { numRuns: 60 },
     );
   });
 
@@ -77,7 +77,7 @@ describe('the quick advice against the plain one', () => {
       fc.property(sessions, (session) => {
         expect(adviser(session)).toEqual(advise(session));
       }),
-      { numRuns: 40 },
+      { numRuns: 20 },
     );
   });
 });

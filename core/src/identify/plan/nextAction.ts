@@ -42,6 +42,10 @@ export interface PlanInput extends Field {
   readonly clip?: 'ground' | 'constant';
   /** Nobody else is there to hold a pedal or a switch; left out: somebody is. */
   readonly alone?: boolean;
+  /** The source that the probe sits on still. */
+  readonly on?: string | undefined;
+  /** A wheel hangs free already. */
+  readonly lifted?: boolean;
 }
 
 /** What to do next. */

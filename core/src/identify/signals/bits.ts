@@ -16,7 +16,8 @@ import type { Look } from './looks';
 
 /** Counted down from the constant, ground stands at battery voltage and an open wire at nothing. */
 const FROM_CONSTANT: Seen = { ...METER_SEES, open: 0, quiet: 0 };
-const KINDS = 7;
+/** How many kinds of showing an instrument tells apart. */
+export const KINDS = 7;
 
 function seenBy({ by, clip }: Look): Seen {
   if (by === 'ohmmeter') return OHMMETER_SEES;
@@ -86,19 +87,16 @@ export function bitsFor(
 ): number {
   const { kinds, serving } = need;
   const joint = new Float64Array(kinds.count * KINDS);
-  shows.forEach((inThisWay, way) => {
-    for (let index = 0; index <= HYPOTHESES.length; index += 1) {
-      const weight = weightOf(given, index, way);
-      if (weight < TRACE) continue;
-      const good = weight * (serving[index] ?? 0);
-      const row = (kinds.of[index] ?? 0) * KINDS;
-      for (let kind = 0; kind < KINDS; kind += 1) {
-        const chance = inThisWay[index * KINDS + kind] ?? 0;
-        joint[row + kind] = (joint[row + kind] ?? 0) + good * chance;
-        joint[kind] = (joint[kind] ?? 0) + (weight - good) * chance;
-      }
+  for (const { index, way, weight } of openIn(given)) {
+    const inThisWay = shows[way];
+    const good = weight * (serving[index] ?? 0);
+    const row = (kinds.of[index] ?? 0) * KINDS;
+    for (let kind = 0; kind < KINDS; kind += 1) {
+      const chance = inThisWay?.[index * KINDS + kind] ?? 0;
+      joint[row + kind] = (joint[row + kind] ?? 0) + good * chance;
+      joint[kind] = (joint[kind] ?? 0) + (weight - good) * chance;
     }
-  });
+  }
   let bits = 0;
   for (let row = 0; row < kinds.count; row += 1)
     bits += entropyOf(sum(joint.subarray(row * KINDS, (row + 1) * KINDS)));
@@ -112,6 +110,29 @@ export function bitsFor(
     bits += entropyOf(column);
   }
   return Math.max(0, bits);
+}
+
+/** A hypothesis that is still open, with the way in which its circuit lies where it is not fed. */
+export interface OpenHypothesis {
+  readonly index: number;
+  readonly way: number;
+  readonly weight: number;
+}
+
+const OPEN = new WeakMap<Posterior, readonly OpenHypothesis[]>();
+
+/** What is not ruled out yet: a few readings leave a handful. Kept, since every look and need asks for it. */
+export function openIn(given: Posterior): readonly OpenHypothesis[] {
+  const known = OPEN.get(given);
+  if (known !== undefined) return known;
+  const open: OpenHypothesis[] = [];
+  for (let index = 0; index <= HYPOTHESES.length; index += 1)
+    for (let way = 0; way < UNFED.length; way += 1) {
+      const weight = weightOf(given, index, way);
+      if (weight >= TRACE) open.push({ index, way, weight });
+    }
+  OPEN.set(given, open);
+  return open;
 }
 
 /** Weight of a hypothesis whose circuit lies in one way where it is not fed; "none of these" counts once. */

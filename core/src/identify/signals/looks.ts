@@ -1,5 +1,5 @@
 import type { StitchPlace, VehicleState } from '../../vehicle';
-import { stateAt } from '../../vehicle';
+import { stateAt, stateId } from '../../vehicle';
 
 /** One way of looking at the wires of a bunch: a state of the car, an instrument, and where its clip sits. */
 export interface Look {
@@ -7,6 +7,8 @@ export interface Look {
   readonly place: StitchPlace;
   /** State that the car is brought to. */
   readonly state: VehicleState;
+  /** Its id, see `stateId`. */
+  readonly id: string;
   /** A filament lamp is never asked for: any wire here may be a data or sensor line. */
   readonly by: 'meter' | 'ohmmeter';
   /** Clipped to the constant, a meter tells what is tied to ground from what hangs open. */
@@ -68,5 +70,5 @@ export const LOOKS: readonly Look[] = [
 ];
 
 function look(place: StitchPlace, state: VehicleState, held: 'held' | undefined): Look {
-  return { place, state, by: 'meter', clip: 'ground', held: held === 'held' };
+  return { place, state, id: stateId(state), by: 'meter', clip: 'ground', held: held === 'held' };
 }

@@ -1,5 +1,14 @@
+import type { PlanInput } from '../plan/nextAction';
 import type { Verdict } from '../verdict/verdict';
+import { stateId } from '../../vehicle';
+import type { OpenNeed } from './allotWires';
+import { wantedPlaces } from './allotWires';
+import { arrivalSeconds, touchSeconds } from './lookSeconds';
 import type { Look } from './looks';
+import { LOOKS } from './looks';
+import type { Leader } from './onceSeen';
+import { leaderOf } from './onceSeen';
+import { isPlainLook, mayTouch, worthOf } from './worth';
 
 /** A look with the wires worth touching. */
 export interface Touches {
@@ -9,4 +18,100 @@ export interface Touches {
   readonly seconds: number;
   /** Bits per second. */
   readonly rate: number;
+}
+
+/** So many wires are named in one instruction: what they show may save the others. */
+const MOST_AT_ONCE = 6;
+/**
+ * A look in the state that the car is in counts for so much more: what is left undone here costs the way back. Chosen on
+ * bunches 1 to 20 of both generators, between 1 and 2.5.
+ */
+const STAYING = 1.5;
+/** What the risk and noise of a state are worth in seconds of other work. Our own choice. */
+const RISKY: Partial<Record<Look['place'], number>> = { crank: 20, engine: 20 };
+
+/** A need with the wire, if any, that only what it must be seen at stands before. */
+interface Sought extends OpenNeed {
+  readonly leader: Leader | undefined;
+}
+
+/**
+ * Every look with the wires that are worth touching at it.
+ *
+ * @param least bits below which a wire is not worth a touch
+ */
+export function touchesFor(needs: readonly OpenNeed[], input: PlanInput, least: number): Touches[] {
+  const sought = needs.map((need): Sought => {
+    const leader = leaderOf(need, input.until);
+    return {
+      ...need,
+      leader,
+      leftFor:
+        leader === undefined
+          ? need.leftFor
+          : (wire) => (wire === leader.wire ? 1 : 1 - leader.chance),
+    };
+  });
+  // Nobody lifts a wheel for anything but the speed signal.
+  const lifts = needs.some(({ meeting }) => meeting.mustSee.includes('rolling'));
+  return LOOKS.filter(({ place }) => lifts || place !== 'rolling').flatMap(
+    (look) => touchesAt(look, worthAt(look, sought, { input, least }), input) ?? [],
+  );
+}
+
+/** Worth of each wire at a look to all open needs together, bits; most first, but for the wire that the probe sits on. */
+function worthAt(
+  look: Look,
+  sought: readonly Sought[],
+  { input, least }: { readonly input: PlanInput; readonly least: number },
+): (readonly [wire: Verdict, bits: number])[] {
+  const worth = new Map<Verdict, number>();
+  for (const { meeting, wires, leftFor, leader } of sought)
+    for (const wire of wires) {
+      if (!mayTouch(look, wire)) continue;
+      if (leader?.wire === wire && !isWanted(look, { meeting, wires, leftFor }, input)) continue;
+      const bits = leftFor(wire) * worthOf(look, { wire, meeting, until: input.until });
+      if (bits >= least) worth.set(wire, (worth.get(wire) ?? 0) + bits);
+    }
+  const isHere = (wire: Verdict): number => (wire.sourceId === input.on ? 1 : 0);
+  return [...worth].sort(
+    ([one, left], [other, right]) => isHere(other) - isHere(one) || right - left,
+  );
+}
+
+function isWanted(look: Look, { meeting, wires: [first] }: OpenNeed, input: PlanInput): boolean {
+  return (
+    first !== undefined &&
+    isPlainLook(look) &&
+    wantedPlaces(meeting, first, input.until).includes(look.place)
+  );
+}
+
+/** So many of the wires that the look tells most per second. */
+function touchesAt(
+  look: Look,
+  ranked: readonly (readonly [wire: Verdict, bits: number])[],
+  input: PlanInput,
+): Touches | undefined {
+  const arrive = arrivalSeconds(look, input);
+  const risk = RISKY[look.place] ?? 0;
+  let [best, bits, seconds] = [{ rate: 0, count: 0, seconds: 0 }, 0, arrive];
+  ranked.forEach(([{ sourceId }, worth], index) => {
+    bits += worth;
+    seconds += touchSeconds(look, sourceId, { index, input });
+    const rate = bits / (seconds + risk);
+    if (rate >= best.rate && index < MOST_AT_ONCE) best = { rate, count: index + 1, seconds };
+    else if (rate >= best.rate) best = { ...best, rate };
+  });
+  if (best.count === 0) return undefined;
+  return {
+    look,
+    wires: ranked.slice(0, best.count).map(([wire]) => wire),
+    seconds: best.seconds,
+    rate: best.rate * (staysAt(look, input) ? STAYING : 1),
+  };
+}
+
+function staysAt({ id, clip, by }: Look, { state, clip: now = 'ground' }: PlanInput): boolean {
+  return by === 'meter' && clip === now && id === stateId(state);
 }

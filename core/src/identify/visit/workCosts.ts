@@ -4,6 +4,8 @@ import { TOGGLES } from '../../vehicle';
 /** Attended seconds of each piece of work. Common practice, with an installer at the car. */
 export const WORK_SECONDS = {
   probe: 5,
+  /** Reading again at the wire that the probe sits on, in another state. */
+  still: 1,
   key: 4,
   crank: 10,
   engine: 8,

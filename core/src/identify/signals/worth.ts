@@ -1,0 +1,156 @@
+import { HYPOTHESES } from '../circuit/hypotheses';
+import type { StateEvidence } from '../belief/stateEvidence';
+import type { Posterior } from '../belief/posterior';
+import type { Meeting } from '../need/needs';
+import { TRIGGERS, isTrigger } from '../need/triggers';
+import type { PlanInput } from '../plan/nextAction';
+import type { Reading } from '../reading/reading';
+import { isPlain, senseOf } from '../reading/reading';
+import type { Verdict } from '../verdict/verdict';
+import { stateAt, stateId } from '../../vehicle';
+import { isAlmostSure, wantedPlaces } from './allotWires';
+import type { Kinds, Shows } from './bits';
+import { bitsFor, showsAfter, showsAt } from './bits';
+import type { Look } from './looks';
+
+/** What seeing a leading wire where it must be seen is worth, bits. */
+const MUST_SEE_BITS = 0.4;
+/** So often one wire is touched in one state with one instrument. */
+const MOST_TOUCHES = 2;
+/** And what a second touch is worth, bits. */
+const AGAIN_BITS = 0.02;
+
+/** A wire and a need that it may serve. */
+export interface Asked {
+  readonly wire: Verdict;
+  readonly meeting: Meeting;
+  readonly until: PlanInput['until'];
+}
+
+/** What a look at a wire is worth to a need, bits; 0 where it tells nothing new. */
+export function worthOf(look: Look, { wire, meeting, until }: Asked): number {
+  const wanted = isPlainLook(look) && wantedPlaces(meeting, wire, until).includes(look.place);
+  const times = timesRead(look, wire);
+  if (times > 0) {
+    if (wanted && times < MOST_TOUCHES) return MUST_SEE_BITS;
+    return isAgain(look, times, { meeting, wire }) ? AGAIN_BITS : 0;
+  }
+  const bits = keptBits(look, { meeting, wire });
+  return wanted ? Math.max(bits, MUST_SEE_BITS) : bits;
+}
+
+/** Whether a wire may be read once more in this way. */
+export function mayBeRead(look: Look, wire: Verdict): boolean {
+  return timesRead(look, wire) < MOST_TOUCHES;
+}
+
+function timesRead(look: Look, wire: Verdict): number {
+  return evidenceAt(look, wire)?.readings.filter((one) => isBy(look, one)).length ?? 0;
+}
+
+function evidenceAt(look: Look, { posterior }: Verdict): StateEvidence | undefined {
+  return posterior.evidence.find(({ id }) => id === look.id);
+}
+
+/** Bits by look and need, as long as nothing more is read at the wire. */
+const BITS = new WeakMap<Posterior, Map<string, number>>();
+
+function keptBits(look: Look, { meeting, wire }: Pick<Asked, 'meeting' | 'wire'>): number {
+  const kept = BITS.get(wire.posterior) ?? new Map<string, number>();
+  BITS.set(wire.posterior, kept);
+  const key = `${look.by} ${look.clip} ${look.id} ${askedBy(meeting)}`;
+  const known = kept.get(key);
+  if (known !== undefined) return known;
+  const need = { serving: meeting.serving(wire.posterior), kinds: kindsOf(meeting) };
+  const bits = bitsFor(wire.posterior, need, showsFor(look, wire));
+  kept.set(key, bits);
+  return bits;
+}
+
+const ASKED = new WeakMap<Meeting, string>();
+
+/** What a need asks of a wire, whatever it is called. */
+function askedBy(meeting: Meeting): string {
+  const known = ASKED.get(meeting);
+  if (known !== undefined) return known;
+  const { id: _name, excluded: _out, ...asked } = meeting.need;
+  const key = JSON.stringify(asked);
+  ASKED.set(meeting, key);
+  return key;
+}
+
+/** A touch that may have missed the metal is worth another, once nothing else tells more. */
+function isAgain(
+  look: Look,
+  times: number,
+  { meeting, wire }: Pick<Asked, 'meeting' | 'wire'>,
+): boolean {
+  return (
+    look.by === 'meter' &&
+    times < MOST_TOUCHES &&
+    meeting.mustSee.includes(look.place) &&
+    isAlmostSure(meeting, wire)
+  );
+}
+
+/** Whether a look is by a meter clipped to ground: only such a one counts as seen. */
+export function isPlainLook({ by, clip }: Look): boolean {
+  return by === 'meter' && clip === 'ground';
+}
+
+const KINDS_OF = new WeakMap<Meeting, Kinds>();
+
+/** The ways in which a need may be served: each function that gives a trigger is one, so that its kind is told as well. */
+function kindsOf(meeting: Meeting): Kinds {
+  const known = KINDS_OF.get(meeting);
+  if (known !== undefined) return known;
+  const { role } = meeting.need;
+  const ways = isTrigger(role) ? TRIGGERS[role].functions : [];
+  const of = Uint8Array.from([
+    ...HYPOTHESES.map((one) => 1 + Math.max(0, ways.indexOf(one.function))),
+    1,
+  ]);
+  const kinds = { of, count: 1 + Math.max(1, ways.length) };
+  KINDS_OF.set(meeting, kinds);
+  return kinds;
+}
+
+const KNOWN = new Map<Look, Shows>();
+
+/** What each hypothesis would show at a look at this wire. */
+export function showsFor(look: Look, wire: Verdict): Shows {
+  const before = evidenceAt(look, wire);
+  if (before !== undefined) return showsAfter(look, before);
+  const shows = KNOWN.get(look) ?? showsAt(look);
+  KNOWN.set(look, shows);
+  return shows;
+}
+
+/** Whether a reading was taken as a look asks for it. */
+function isBy(look: Look, { value, clip = 'ground' }: Reading): boolean {
+  return (value.kind === 'ohms') === (look.by === 'ohmmeter') && clip === look.clip;
+}
+
+/** An ohmmeter drives a current: only through what was read dead, and is no data or sensor line. */
+const FENCED = 0.02;
+
+/** Whether an instrument may be put on a wire, by all that was read at it. */
+export function mayTouch(look: Look, { posterior: given }: Verdict): boolean {
+  if (look.by === 'meter') return true;
+  return (
+    given.functions.dataBus + given.functions.sensor < FENCED &&
+    given.evidence.some(isDeadAtRest) &&
+    given.evidence.every((one) => one.state.key !== 'off' || one.readings.every(isDead))
+  );
+}
+
+/** Read against ground with nothing worked, and dead. */
+function isDeadAtRest({ id, readings }: StateEvidence): boolean {
+  return AT_REST.has(id) && readings.some((one) => isPlain(one) && senseOf(one) === 'dead');
+}
+
+const AT_REST = new Set([stateId(stateAt('off')), stateId(stateAt('run'))]);
+
+function isDead(reading: Reading): boolean {
+  return !isPlain(reading) || senseOf(reading) === 'dead';
+}
