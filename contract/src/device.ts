@@ -2,8 +2,14 @@ import { LEAD_FAMILIES } from '@lucky-thread/core/choose';
 import type { LeadFamily } from '@lucky-thread/core/choose';
 import { NEED_ROLES } from '@lucky-thread/core/identify/needs';
 import type { Need, NeedRole } from '@lucky-thread/core/identify';
-import { IsBoolean, IsIn, IsString, Length } from 'class-validator';
+import { ArrayMaxSize, IsBoolean, IsIn, IsString, Length } from 'class-validator';
 import { InRange, Nested, NestedList, Optional, UniqueBy } from './rules/fields';
+import { KnownOptions } from './rules/knownOptions';
+
+/** What a device's file calls itself. */
+export const DEVICE_FILE = 'lucky-thread-device';
+/** Most devices in a shop's catalogue. */
+export const MOST_DEVICES = 200;
 
 /** Roles that a device's lead can have; ground needs no slot. */
 export const FEED_ROLES = [...NEED_ROLES, 'ground'] as const;
@@ -14,6 +20,11 @@ export type FeedRole = NeedRole | 'ground';
 export const POLARITIES = ['plus', 'ground', 'set'] as const;
 /** One of them. */
 export type LeadPolarity = (typeof POLARITIES)[number];
+
+/** Which way a lead's signal goes, seen from the device: taken from the car, given to it, or both. */
+export const LEAD_DIRECTIONS = ['in', 'out', 'both'] as const;
+/** One of them. */
+export type LeadDirection = (typeof LEAD_DIRECTIONS)[number];
 
 /** One supply or signal that a device needs. */
 export class FeedInput {
@@ -61,10 +72,21 @@ export class FeedInput {
   @IsIn(POLARITIES)
   polarity?: LeadPolarity;
 
+  /** Which way it goes; left out: into the device. */
+  @Optional()
+  @IsIn(LEAD_DIRECTIONS)
+  direction?: LeadDirection;
+
   /** The device works without it; its lead is capped then. */
   @Optional()
   @IsBoolean()
   optional?: boolean;
+
+  /** What does not work where the lead is left off. */
+  @Optional()
+  @IsString()
+  @Length(3, 160, { message: 'say in 3 to 160 characters what does not work without it' })
+  leftOff?: string;
 
   /** Must hold through cranking. */
   @Optional()
@@ -114,8 +136,8 @@ export class SetUpInput {
   steps!: SetUpStepInput[];
 }
 
-/** What is fitted: a copy of the catalogue's entry or the installer's own. */
-export class DeviceInput {
+/** What every device has, in the catalogue or fitted. */
+class NamedDevice {
   /** Name in the shop's words. */
   @IsString()
   @Length(1, 80, { message: 'name the device, up to 80 characters' })
@@ -130,6 +152,16 @@ export class DeviceInput {
   @Optional()
   @Nested(() => SetUpInput)
   setUp?: SetUpInput;
+}
+
+/** What is fitted: a copy of the catalogue's entry or the installer's own. */
+export class DeviceInput extends NamedDevice {
+  /** What was chosen of its options, by name: they decided which leads it has. */
+  @Optional()
+  @IsString({ each: true })
+  @Length(1, 60, { each: true })
+  @ArrayMaxSize(12)
+  fittedWith?: string[];
 
   /** Its feeds. */
   @NestedList(() => FeedInput, { min: 1, max: 20, tooFew: 'a device has at least one feed' })
@@ -137,10 +169,99 @@ export class DeviceInput {
   feeds!: FeedInput[];
 }
 
+/** Something about the car or the kit that changes which leads a device has, such as a factory amplifier. */
+export class DeviceOptionInput {
+  /** Unique within the device. */
+  @IsString()
+  @Length(1, 40)
+  id!: string;
+
+  /** What it is called. */
+  @IsString()
+  @Length(1, 60, { message: 'name the option, up to 60 characters' })
+  name!: string;
+
+  /** What it changes, and what to mind. */
+  @Optional()
+  @IsString()
+  @Length(3, 200)
+  says?: string;
+}
+
+/** A lead in the catalogue: some exist with an option only, or without it only. */
+export class CatalogueLeadInput extends FeedInput {
+  /** Id of the option that it belongs to. */
+  @Optional()
+  @IsString()
+  @Length(1, 40)
+  onlyWith?: string;
+
+  /** Id of the option that does away with it. */
+  @Optional()
+  @IsString()
+  @Length(1, 40)
+  onlyWithout?: string;
+}
+
+/** A device in the catalogue: all its leads, and the options that choose among them. */
+export class CatalogueDevice extends NamedDevice {
+  /** What to ask before its leads are known. */
+  @Optional()
+  @NestedList(() => DeviceOptionInput, { max: 12 })
+  @UniqueBy<DeviceOptionInput>('id', 'option ids must differ')
+  options?: DeviceOptionInput[];
+
+  /** Every lead it may have. */
+  @NestedList(() => CatalogueLeadInput, {
+    min: 1,
+    max: 40,
+    tooFew: 'a device has at least one lead',
+  })
+  @UniqueBy<CatalogueLeadInput>('id', 'lead ids must differ')
+  @KnownOptions()
+  feeds!: CatalogueLeadInput[];
+}
+
+/** A device as it is kept in the catalogue, and handed from shop to shop. */
+export class DeviceFileInput {
+  /** What the file is. */
+  @IsIn([DEVICE_FILE])
+  kind!: typeof DEVICE_FILE;
+
+  /** Version of its form. */
+  @IsIn([1], { message: 'this form of the file is not known here: version 1 is' })
+  version!: 1;
+
+  /** What it is for. */
+  @IsString()
+  @Length(1, 200)
+  note!: string;
+
+  /** The device. */
+  @Nested(() => CatalogueDevice)
+  device!: CatalogueDevice;
+}
+
 /** A catalogue entry. */
-export interface DeviceView extends DeviceInput {
+export interface DeviceView extends CatalogueDevice {
   readonly id: string;
   readonly note: string;
+}
+
+/** A device as it is fitted: the leads that are there with the chosen options, and which those were. */
+export function fittedDevice(device: CatalogueDevice, chosen: readonly string[]): DeviceInput {
+  const { name, family, setUp, options = [], feeds } = device;
+  const fittedWith = options.filter(({ id }) => chosen.includes(id)).map((one) => one.name);
+  const has = ({ onlyWith, onlyWithout }: CatalogueLeadInput): boolean =>
+    (onlyWith === undefined || chosen.includes(onlyWith)) &&
+    (onlyWithout === undefined || !chosen.includes(onlyWithout));
+  return {
+    name,
+    ...(family === undefined ? {} : { family }),
+    ...(setUp === undefined ? {} : { setUp }),
+    ...(fittedWith.length === 0 ? {} : { fittedWith }),
+    feeds: feeds.filter(has).map(({ onlyWith: _with, onlyWithout: _without, ...feed }) => feed),
+  };
 }
 
 /** The feeds of a device that a slot has to fill, as the core takes them. */

@@ -1,14 +1,26 @@
 import 'reflect-metadata';
 export {
+  CatalogueDevice,
+  DEVICE_FILE,
+  DeviceFileInput,
   DeviceInput,
   FEED_ROLES,
   FeedInput,
+  fittedDevice,
+  LEAD_DIRECTIONS,
+  MOST_DEVICES,
   needsOf,
   POLARITIES,
   SetUpInput,
   SetUpStepInput,
 } from './device';
-export type { DeviceView, FeedRole, LeadPolarity } from './device';
+export type {
+  CatalogueLeadInput,
+  DeviceView,
+  FeedRole,
+  LeadDirection,
+  LeadPolarity,
+} from './device';
 export {
   CreateJobRequest,
   HarnessWireInput,

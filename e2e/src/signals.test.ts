@@ -19,14 +19,27 @@ const SIGNALS = [
   ['door', '3'],
 ] as const;
 
+/** So many steps are done when the first installer is called away. */
+const HALF_WAY = 12;
+
 it('finds lock, unlock and door in the bunch at the kick panel, and says how each lead is joined', async () => {
   visitor = await Visitor.open(application.base, PHONE);
   await signIn(visitor);
-  await startJob(visitor, 'Drover', 'Keyless entry for the locks');
+  const job = await startJob(visitor, 'Drover', 'Keyless entry for the locks');
   await visitor.touch('lay-open-kick-plug');
   await visitor.see('wire-strip');
-  await followPlan(visitor);
+  expect(await followPlan(visitor, HALF_WAY)).toBe(HALF_WAY);
   expect(await seriousFaults(visitor)).toEqual([]);
+
+  // Called away: the lead takes the car over, on another device, from what is written.
+  await visitor.close();
+  visitor = await Visitor.open(application.base, WIDE);
+  await signIn(visitor, 'lead');
+  await visitor.go(`/jobs/${job}/find`);
+  await visitor.see('wire-strip');
+  expect(await visitor.has('lay-open-kick-plug')).toBe(false);
+  await followPlan(visitor);
+  await visitor.resize(PHONE);
   await visitor.touch('go-choose');
   await visitor.see('feed-memory');
   const constant = await visitor.driver.executeScript<string>(

@@ -46,7 +46,11 @@ export function findSessionOf(
       .map(({ place }) => place.id),
   ]);
   const sought = soughtBy(needsOf(of.job.device));
-  const sources = placed.flatMap((one) => probed(one, { of, claims, opened, sought }) ?? []);
+  const placeOf = new Map(placed.map(({ source, place }) => [source.id, place.name]));
+  const sources = apart(
+    placed.flatMap((one) => probed(one, { of, claims, opened, sought }) ?? []),
+    placeOf,
+  );
   const known = new Set(sources.map((source) => source.id));
   const heavy = new Set(heavyFeeds(of).map((feed) => feed.id));
   return {
@@ -59,6 +63,20 @@ export function findSessionOf(
     on: readings.at(-1)?.sourceId,
     ...probing,
   };
+}
+
+/** Sources that go by the same name at two places say at which: nobody must touch the other one. */
+function apart(
+  sources: readonly ProbeSource[],
+  placeOf: ReadonlyMap<string, string>,
+): readonly ProbeSource[] {
+  const count = new Map<string, number>();
+  for (const { name } of sources) count.set(name, (count.get(name) ?? 0) + 1);
+  return sources.map((source) => {
+    const place = placeOf.get(source.id);
+    const isClear = (count.get(source.name) ?? 0) < 2 || place === undefined;
+    return isClear ? source : { ...source, name: `${source.name} at ${place}` };
+  });
 }
 
 /** A source as the identification sees it; undefined for a ground, which feeds nothing. */

@@ -1,3 +1,4 @@
+import type { LeadDirection } from '@lucky-thread/contract';
 import { chooseGround, feedSheet, readLead, unusedLeads } from '@lucky-thread/core/choose';
 import type { SignalJoint } from '@lucky-thread/core/join';
 import type { Reading } from '@lucky-thread/core/identify';
@@ -28,6 +29,10 @@ export interface MatchedLead {
   readonly lead: ListedLead;
   /** The device works without it: not chosen, it is capped. */
   readonly optional: boolean;
+  /** What does not work where it is left off; undefined where the device does not say. */
+  readonly leftOff: string | undefined;
+  /** Which way it goes: most leads take something from the car. */
+  readonly direction: LeadDirection;
   /** What it is joined to; undefined as long as nothing is chosen. */
   readonly to: MatchedTo | undefined;
 }
@@ -79,6 +84,8 @@ export function matchingListOf(context: JobContext, readings: readonly Reading[]
       id: feed.id,
       lead: lead(feed.name, feed.leadColour),
       optional: feed.optional === true,
+      leftOff: feed.leftOff,
+      direction: feed.direction ?? 'in',
       to: one === undefined ? undefined : partnerOf(context, readings, one),
     };
   });
@@ -88,6 +95,8 @@ export function matchingListOf(context: JobContext, readings: readonly Reading[]
       id: feed.id,
       lead: lead(feed.name, feed.leadColour),
       optional: false,
+      leftOff: undefined,
+      direction: 'in',
       to: { ...groundOf(context), ...groundLead(context, supplies) },
     }));
   const used = device.feeds.flatMap((feed) => feed.leadColour ?? []);

@@ -3,6 +3,7 @@ import type {
   CreateJobRequest,
   CreateModelRequest,
   DescribePhotoRequest,
+  DeviceFileInput,
   DeviceView,
   GlossaryEntryView,
   HandbookEntryRequest,
@@ -71,12 +72,12 @@ const queryWithSession: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryE
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: queryWithSession,
-  tagTypes: ['Session', 'Models', 'Taps', 'Jobs', 'Readings', 'Shop'],
+  tagTypes: ['Session', 'Models', 'Taps', 'Jobs', 'Readings', 'Shop', 'Devices'],
   endpoints: (build) => ({
     session: build.query<SessionView, void>({ query: () => '/session', providesTags: ['Session'] }),
     signIn: build.mutation<SessionView, SignInRequest>({
       query: (body) => ({ url: '/session', method: 'POST', body }),
-      invalidatesTags: ['Session', 'Models', 'Taps', 'Jobs', 'Readings', 'Shop'],
+      invalidatesTags: ['Session', 'Models', 'Taps', 'Jobs', 'Readings', 'Shop', 'Devices'],
     }),
     signOut: build.mutation<void, void>({
       query: () => ({ url: '/session', method: 'DELETE' }),
@@ -188,7 +189,18 @@ export const api = createApi({
       }),
       invalidatesTags: ['Taps', 'Models'],
     }),
-    devices: build.query<DeviceView[], void>({ query: () => '/devices' }),
+    devices: build.query<DeviceView[], void>({
+      query: () => '/devices',
+      providesTags: ['Devices'],
+    }),
+    keepDevice: build.mutation<DeviceView, { id: string; body: DeviceFileInput }>({
+      query: ({ id, body }) => ({ url: `/devices/${id}`, method: 'PUT', body }),
+      invalidatesTags: ['Devices'],
+    }),
+    dropDevice: build.mutation<null, string>({
+      query: (id) => ({ url: `/devices/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Devices'],
+    }),
     jobs: build.infiniteQuery<JobPage, Omit<JobFilter, 'after'>, string | null>({
       infiniteQueryOptions: PAGES,
       query: ({ queryArg, pageParam }) => ({
@@ -260,6 +272,8 @@ export const {
   useModelsQuery,
   useModelQuery,
   useDropGlossaryEntryMutation,
+  useDropDeviceMutation,
+  useKeepDeviceMutation,
   useEnterHandbookMutation,
   useEnterModelMutation,
   useDropPlaceMutation,

@@ -1,12 +1,17 @@
-import type { JobView, ReadingRequest, ReadingView } from '@lucky-thread/contract';
+import type {
+  HarnessWireInput,
+  JobView,
+  ReadingRequest,
+  ReadingView,
+} from '@lucky-thread/contract';
 import { seenId } from '@lucky-thread/work';
 import { v7 as uuidv7 } from 'uuid';
 import { api } from './api';
 import type { JobChangeBody } from './commands';
-import { commandsFor, sentBy, staleWords } from './commands';
+import { commandsFor, sentBy, staleWords, withCommands } from './commands';
 import { userIdIn } from './currentUser';
 import type { OutboxItem } from './outboxSlice';
-import { isOwn, itemGone, itemKept, itemMarked, outboxLoaded } from './outboxSlice';
+import { commandsIn, isOwn, itemGone, itemKept, itemMarked, outboxLoaded } from './outboxSlice';
 import { newerJob } from './newerJob';
 import { outboxStorage } from './outboxStorage';
 import { problemOf, problemText } from './problemText';
@@ -60,6 +65,22 @@ export function changeJob(job: JobView, changes: readonly JobChangeBody[]): AppT
     const make = () => ({ key: uuidv7(), at: new Date().toISOString() });
     for (const command of commandsFor(job, changes, make))
       dispatch(keep({ kind: 'job', key: command.key, jobId, by, status: 'sending', command }));
+  };
+}
+
+/**
+ * Lays more wires open beside those that lie open already. What stands now counts, and not what was on the screen when the
+ * button was drawn: two touches in quick succession open two places.
+ */
+export function layOpen(job: JobView, wires: readonly HarnessWireInput[]): AppThunk {
+  return (dispatch, getState) => {
+    const state = getState();
+    const known = api.endpoints.job.select(job.id)(state).data ?? job;
+    const now = withCommands(known, commandsIn(state.outbox, job.id));
+    const open = new Set(now.harness.map(({ id }) => id));
+    const more = wires.filter(({ id }) => !open.has(id));
+    if (more.length > 0)
+      dispatch(changeJob(now, [{ kind: 'wires', body: { wires: [...now.harness, ...more] } }]));
   };
 }
 

@@ -8,7 +8,7 @@ import type {
 import type { ProofKind } from '@lucky-thread/core/prove';
 import { useRouter } from 'expo-router';
 import { useCallback } from 'react';
-import { changeJob } from '../store/outbox';
+import { changeJob, layOpen } from '../store/outbox';
 import type { JobChangeBody } from '../store/commands';
 import { useAppDispatch, useAppSelector } from '../store/store';
 import { planChanges } from './planChanges';
@@ -20,6 +20,8 @@ export interface JobChange {
   readonly setPlan: (plan: readonly FeedPlanInput[]) => void;
   /** Lays the bunch of wires out anew. */
   readonly setWires: (wires: readonly HarnessWireInput[]) => void;
+  /** Lays more wires open beside those that lie open. */
+  readonly layOpen: (wires: readonly HarnessWireInput[]) => void;
   /** Notes what is printed and fitted at the slot in hand. */
   readonly seeSlot: (body: Extract<JobChangeBody, { kind: 'slot' }>['body']) => void;
   /** Says what holds the job up, or why it was opened again; what is left out stays. */
@@ -66,6 +68,7 @@ export function useJobChange(job: JobView): JobChange {
   return {
     setPlan: (plan) => make(planChanges(job, plan)),
     setWires: (wires) => make([{ kind: 'wires', body: { wires } }]),
+    layOpen: (wires) => dispatch(layOpen(job, wires)),
     seeSlot: (body) => make([{ kind: 'slot', body }]),
     setRoute: (route) => make([{ kind: 'route', body: { route } }]),
     noteStep: (body) => make([{ kind: 'step', body }]),

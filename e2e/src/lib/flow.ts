@@ -24,47 +24,71 @@ export async function startJob(visitor: Visitor, model: string, device: string):
 /** More steps than any session needs. */
 const MOST_STEPS = 80;
 
-/** Does what the plan says with the simulated meter until every feed has a source. */
+/** What the dock under the plan shows, as one look at the page. */
+interface Dock {
+  /** The instruction with how many readings there are: it may say the same twice. */
+  readonly said: string;
+  readonly busy: boolean;
+  /** The car is still to be brought to where the instruction wants it. */
+  readonly onTheWay: boolean;
+  /** The plan has come to its end. */
+  readonly ended: boolean;
+  /** 9 V is to be put on two wires. */
+  readonly pops: boolean;
+}
+
+const DOCK = `
+  const at = (id) => document.querySelector("[data-testid=" + id + "]");
+  const next = at("next");
+  const dock = next?.closest("[aria-live]");
+  const readings = document.querySelectorAll("[data-testid=history] [role=listitem]").length;
+  const onTheWay = at("arrived") !== null;
+  return {
+    said: (next?.innerText ?? "") + " #" + readings + (onTheWay ? " on the way" : " there"),
+    busy: !dock || dock.getAttribute("aria-busy") === "true",
+    onTheWay,
+    ended: at("go-choose") !== null,
+    pops: at("pop-sim") !== null,
+  };`;
+
+/** The dock once the worker has settled, and where `before` is given once it says something else. */
+async function dockOf(visitor: Visitor, before?: Dock): Promise<Dock> {
+  let dock: Dock | undefined;
+  await visitor.until(
+    before === undefined ? 'the plan is worked out' : `the plan moves on from “${before.said}”`,
+    async () => {
+      dock = await visitor.driver.executeScript<Dock>(DOCK);
+      return !dock.busy && (before === undefined || dock.ended || dock.said !== before.said);
+    },
+  );
+  if (dock === undefined) throw new Error('no plan is to be seen');
+  return dock;
+}
+
+/** Does what the plan says with the simulated meter until every feed has a source, or none can have one. */
 export async function followPlan(visitor: Visitor, steps = MOST_STEPS): Promise<number> {
+  let dock = await dockOf(visitor);
   for (let step = 0; step < steps; step += 1) {
-    const before = await planned(visitor);
-    if (await visitor.has('go-choose')) return step;
-    if (await visitor.has('arrived')) await visitor.touch('arrived');
-    else await readWanted(visitor, before);
-    await visitor.until(
-      `the plan moves on from “${before}”`,
-      async () => (await planned(visitor)) !== before || (await visitor.has('go-choose')),
-    );
+    if (dock.ended) return step;
+    if (dock.onTheWay) await visitor.touch('arrived');
+    else await readWanted(visitor, dock.said);
+    dock = await dockOf(visitor, dock);
   }
   return steps;
 }
 
-/** The instruction once the worker has settled. */
-async function planned(visitor: Visitor): Promise<string> {
-  await visitor.until('the plan is worked out', async () =>
-    visitor.driver.executeScript<boolean>(
-      'const dock = document.querySelector("[data-testid=next]")?.closest("[aria-live]"); return !!dock && dock.getAttribute("aria-busy") !== "true"',
-    ),
-  );
-  const instruction = await visitor.text('next');
-  const history = await visitor.driver.executeScript<number>(
-    'return document.querySelectorAll("[data-testid=history] [role=listitem]").length',
-  );
-  // Going there may leave the sentence as it is: then only the button for it goes.
-  const there = (await visitor.has('arrived')) ? 'on the way' : 'there';
-  return `${instruction} #${history} ${there}`;
-}
-
 async function readWanted(visitor: Visitor, instruction: string): Promise<void> {
-  const name =
-    /(?:touch|probe on) (\S+?)[,.:]?(?: |$)/i.exec(
-      instruction.replace(/ #\d+ [a-z ]+$/, ''),
-    )?.[1] ?? '';
+  const names =
+    /(?:touch|probe on) (.+?)(?:[.:]| #\d+ )/i.exec(instruction)?.[1]?.split(/, | and /) ?? [];
+  // A slot goes by its position, a wire by its cavity and colour.
   const id = await visitor.driver.executeScript<string | null>(
-    'return [...document.querySelectorAll("[data-testid^=\'slot-\']")].map((one) => one.dataset.testid).find((one) => one.endsWith("/" + arguments[0])) ?? null',
-    name,
+    `const wanted = [...document.querySelectorAll("[data-testid^='slot-']")];
+     const said = (one) => one.innerText.replace(/\\s+/g, " ").trim();
+     return (wanted.find((one) => one.dataset.testid.endsWith("/" + arguments[0])) ??
+       wanted.find((one) => said(one).startsWith(arguments[0])))?.dataset.testid ?? null`,
+    names[0] ?? '',
   );
-  if (id === null) throw new Error(`no slot ${name} on the panel, for “${instruction}”`);
+  if (id === null) throw new Error(`nothing called ${names[0] ?? ''}, for “${instruction}”`);
   await visitor.touch(id);
   await visitor.touch('pad-sim');
 }
@@ -158,16 +182,11 @@ export async function writeLog(visitor: Visitor, taps: readonly TapWish[]): Prom
 
 /** Tells a bunch of cut wires apart as the plan says, with the simulated meter and 9 V source. */
 export async function followHarnessPlan(visitor: Visitor): Promise<void> {
+  let dock = await dockOf(visitor);
   for (let step = 0; step < MOST_STEPS; step += 1) {
-    const before = await planned(visitor);
-    if (/Every wire (is told apart|has a place)/.test(before)) return;
-    if (await visitor.has('arrived')) await visitor.touch('arrived');
-    else if (await visitor.has('pop-sim')) await visitor.touch('pop-sim');
-    else await visitor.touch('pad-sim');
-    await visitor.until(
-      `the plan moves on from “${before}”`,
-      async () => (await planned(visitor)) !== before || !(await visitor.has('arrived')),
-    );
-    await visitor.until('the reading counts', async () => (await planned(visitor)) !== before);
+    if (/Every wire (is told apart|has a place)/.test(dock.said)) return;
+    if (dock.onTheWay) await visitor.touch('arrived');
+    else await visitor.touch(dock.pops ? 'pop-sim' : 'pad-sim');
+    dock = await dockOf(visitor, dock);
   }
 }

@@ -1,6 +1,12 @@
 import { once } from 'node:events';
-import type { GlossaryEntryView, JobPage, ModelSummary, TapPage } from '@lucky-thread/contract';
-import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
+import type {
+  DeviceView,
+  GlossaryEntryView,
+  JobPage,
+  ModelSummary,
+  TapPage,
+} from '@lucky-thread/contract';
+import { DEFAULT_SETTINGS, DEVICE_FILE } from '@lucky-thread/contract';
 import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import WebSocket from 'ws';
@@ -35,6 +41,11 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
+const DEVICE_OF_A_STRANGER = {
+  ...{ kind: DEVICE_FILE, version: 1, note: 'Not yours.' },
+  device: { name: 'Set', feeds: [{ id: 'a', name: 'A', role: 'constant', currentA: 1 }] },
+};
+
 describe('another shop', () => {
   it('has lists of its own', async () => {
     await own.job();
@@ -57,6 +68,7 @@ describe('another shop', () => {
     await own.put(`/models/${model.id}/handbook/dash%2FF5`, { entry: 'Radio' });
     const [looked] = (await own.get<GlossaryEntryView[]>('/glossary')).body;
     const before = (await own.get(`/jobs/${job.id}`)).text;
+    const [device] = (await own.get<DeviceView[]>('/devices')).body;
     const csv = `id,slot\n${uuidv7()},dash/F5`;
     const answers = await Promise.all([
       stranger.get(`/models/${model.id}`),
@@ -64,6 +76,8 @@ describe('another shop', () => {
       stranger.put(`/models/${model.id}/places/dash`, panelBody()),
       stranger.put(`/models/${model.id}/handbook/dash%2FF5`, { entry: 'Radio' }),
       stranger.delete(`/glossary/${looked?.id ?? ''}`),
+      stranger.put(`/devices/${device?.id ?? ''}`, DEVICE_OF_A_STRANGER),
+      stranger.delete(`/devices/${device?.id ?? ''}`),
       stranger.get(`/models/${model.id}/taps.csv`),
       stranger.send('POST', `/models/${model.id}/taps.csv`, csv, { type: 'text/csv' }),
       stranger.get(`/jobs/${job.id}`),
@@ -102,6 +116,7 @@ describe('another shop', () => {
     expect((await stranger.get<TapPage>(`/models/${model.id}/taps`)).body.taps).toEqual([]);
     expect((await own.get(`/jobs/${job.id}`)).text).toBe(before);
     expect((await own.get('/glossary')).body).toEqual([looked]);
+    expect((await own.get<DeviceView[]>('/devices')).body[0]).toEqual(device);
     expect((await own.get<unknown[]>(`/jobs/${job.id}/readings`)).body).toMatchObject([
       { id: readingId, withdrawnAt: null },
     ]);

@@ -1,6 +1,5 @@
 import { BENCH_SUPPLIES } from '@lucky-thread/core/bench';
-import { validate } from '@lucky-thread/contract';
-import { DeviceInput } from '@lucky-thread/contract';
+import { CatalogueDevice, DeviceInput, fittedDevice, validate } from '@lucky-thread/contract';
 import { DEVICE_CATALOGUE } from './deviceCatalogue';
 import { slotsOf } from '@lucky-thread/work';
 import { DEMO_VEHICLES } from './seed';
@@ -39,8 +38,11 @@ it('differs in what matters: steering, fuse families, key, timed constants, acce
 });
 
 it.each(DEVICE_CATALOGUE.map((entry) => [entry.device.name, entry.device] as const))(
-  '%s is a valid device',
+  '%s is a valid device, whatever of its options is chosen',
   (_name, device) => {
-    expect(validate(DeviceInput, device).ok).toBe(true);
+    expect(validate(CatalogueDevice, device).ok).toBe(true);
+    const { options = [] } = device;
+    for (const chosen of [[], ...options.map(({ id }) => [id]), options.map(({ id }) => id)])
+      expect(validate(DeviceInput, fittedDevice(device, chosen)).ok).toBe(true);
   },
 );

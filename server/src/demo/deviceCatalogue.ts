@@ -1,9 +1,9 @@
-import type { DeviceInput, FeedRole } from '@lucky-thread/contract';
+import type { CatalogueDevice, CatalogueLeadInput, FeedRole } from '@lucky-thread/contract';
 import type { LeadFamily } from '@lucky-thread/core/choose';
 
 /** A catalogue entry to start from. Currents are common practice; the device's own label comes first. */
 export interface CatalogueEntry {
-  readonly device: DeviceInput;
+  readonly device: CatalogueDevice;
   readonly note: string;
 }
 
@@ -14,6 +14,22 @@ const GROUND = {
   currentA: 1,
   leadColour: 'black',
 } as const;
+
+const STARTER_OPTIONS = [
+  {
+    ...{ id: 'byData', name: 'Doors and engine speed come by a data module' },
+    says: 'The module’s own guide says where it joins; no wire is looked for.',
+  },
+  { id: 'noLocks', name: 'The door locks stay as they are' },
+];
+
+const SCREEN_OPTIONS = [
+  {
+    ...{ id: 'noAccessory', name: 'No accessory wire in the car’s plug' },
+    says: 'An added wire from an ignition slot, with a fuse of its own, wakes it instead.',
+  },
+  { id: 'noCamera', name: 'No reversing camera', says: 'The reverse lead is capped.' },
+];
 
 /** Devices that every shop fits. Lead colours hold within each kit's own harness only. */
 export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
@@ -128,55 +144,79 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
         { say: 'Key off; let it rest.', seconds: 60, answer: 'the indicator goes out' },
       ],
     },
-    entry(
-      'Remote starter with locks',
-      'Column and kick panel: lay their wires open. Only where the car may stand in the open, with its hood switch.',
-      'remoteStart',
-      [
-        { id: 'memory', name: 'Main feed', role: 'constant', currentA: 20, leadColour: 'red' },
-        {
-          ...{ id: 'ignition', name: 'Ignition', role: 'switched', currentA: 12 },
-          ...{ holdsCranking: true, leadColour: 'yellow' },
-        },
-        {
-          ...{ id: 'accessory', name: 'Accessory', role: 'switched', currentA: 8 },
-          ...{ liveInAcc: true, leadColour: 'orange' },
-        },
-        { id: 'starter', name: 'Starter', role: 'starter', currentA: 10, leadColour: 'violet' },
-        signal('lamps', 'Parking lamps', 'parkingLamps', { currentA: 5, polarity: 'plus' }),
-        signal('brake', 'Brake', 'brake', { polarity: 'plus' }),
-        // The kit brings a pin switch of its own for cars that have none.
-        signal('hood', 'Hood switch', 'hood', { polarity: 'ground', optional: true }),
-        signal('door', 'Door switch', 'door', { polarity: 'set', optional: true }),
-        signal('lock', 'Lock', 'lock', { currentA: 0.25, polarity: 'ground', optional: true }),
-        signal('unlock', 'Unlock', 'unlock', {
-          currentA: 0.25,
-          polarity: 'ground',
-          optional: true,
-        }),
-        signal('tach', 'Engine speed', 'tach', { optional: true }),
-      ],
+    withOptions(
+      STARTER_OPTIONS,
+      entry(
+        'Remote starter with locks',
+        'Column and kick panel: lay their wires open. Only where the car may stand in the open, with its hood switch.',
+        'remoteStart',
+        [
+          { id: 'memory', name: 'Main feed', role: 'constant', currentA: 20, leadColour: 'red' },
+          {
+            ...{ id: 'ignition', name: 'Ignition', role: 'switched', currentA: 12 },
+            ...{ holdsCranking: true, leadColour: 'yellow' },
+          },
+          {
+            ...{ id: 'accessory', name: 'Accessory', role: 'switched', currentA: 8 },
+            ...{ liveInAcc: true, leadColour: 'orange' },
+          },
+          { id: 'starter', name: 'Starter', role: 'starter', currentA: 10, leadColour: 'violet' },
+          signal('lamps', 'Parking lamps', 'parkingLamps', {
+            ...{ currentA: 5, polarity: 'plus', direction: 'out' },
+          }),
+          signal('brake', 'Brake', 'brake', { polarity: 'plus' }),
+          // The kit brings a pin switch of its own for cars that have none.
+          signal('hood', 'Hood switch', 'hood', {
+            ...{ polarity: 'ground', optional: true },
+            leftOff: 'Fit the kit’s own pin switch under the hood: never without one.',
+          }),
+          signal('door', 'Door switch', 'door', {
+            ...{ polarity: 'set', optional: true, onlyWithout: 'byData' },
+            leftOff: 'An opened door does not stop the engine.',
+          }),
+          ...(['lock', 'unlock'] as const).map((id) =>
+            signal(id, id === 'lock' ? 'Lock' : 'Unlock', id, {
+              ...{ currentA: 0.25, polarity: 'ground', direction: 'out', optional: true },
+              ...{ onlyWithout: 'noLocks', leftOff: 'The locks stay as they are.' },
+            }),
+          ),
+          signal('tach', 'Engine speed', 'tach', {
+            ...{ optional: true, onlyWithout: 'byData' },
+            leftOff: 'Set it to judge the start by time or by voltage.',
+          }),
+        ],
+      ),
     ),
   ),
-  entry(
-    'Video head unit',
-    'The picture only with the parking brake on: the lead goes to the switch, not to ground.',
-    'radio',
-    [
-      { id: 'memory', name: 'Constant', role: 'constant', currentA: 7, leadColour: 'yellow' },
-      {
-        ...{ id: 'switched', name: 'Accessory', role: 'switched', currentA: 0.2 },
-        ...{ liveInAcc: true, leadColour: 'red' },
-      },
-      {
-        ...{ id: 'illumination', name: 'Illumination', role: 'illumination', currentA: 0.05 },
-        ...{ leadColour: 'orange' },
-      },
-      signal('reverse', 'Reverse', 'reverse', { leadColour: 'violet/white', polarity: 'plus' }),
-      signal('parkingBrake', 'Parking brake', 'parkingBrake', {
-        ...{ leadColour: 'light green', polarity: 'ground' },
-      }),
-    ],
+  withOptions(
+    SCREEN_OPTIONS,
+    entry(
+      'Video head unit',
+      'The picture only with the parking brake on: the lead goes to the switch, not to ground.',
+      'radio',
+      [
+        { id: 'memory', name: 'Constant', role: 'constant', currentA: 7, leadColour: 'yellow' },
+        {
+          ...{ id: 'switched', name: 'Accessory', role: 'switched', currentA: 0.2 },
+          ...{ liveInAcc: true, leadColour: 'red', onlyWithout: 'noAccessory' },
+        },
+        {
+          ...{ id: 'ignition', name: 'Switched by an ignition slot', role: 'switched' },
+          ...{ currentA: 0.2, leadColour: 'red', onlyWith: 'noAccessory' },
+        },
+        {
+          ...{ id: 'illumination', name: 'Illumination', role: 'illumination', currentA: 0.05 },
+          ...{ leadColour: 'orange', optional: true },
+          leftOff: 'The display keeps its brightness at night.',
+        },
+        signal('reverse', 'Reverse', 'reverse', {
+          ...{ leadColour: 'violet/white', polarity: 'plus', onlyWithout: 'noCamera' },
+        }),
+        signal('parkingBrake', 'Parking brake', 'parkingBrake', {
+          ...{ leadColour: 'light green', polarity: 'ground' },
+        }),
+      ],
+    ),
   ),
   entry(
     'Keyless entry for the locks',
@@ -303,17 +343,25 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
 
 /** A device that wants setting up, by the guide that is named. */
 function withSetUp(
-  setUp: NonNullable<DeviceInput['setUp']>,
+  setUp: NonNullable<CatalogueDevice['setUp']>,
   { device, note }: CatalogueEntry,
 ): CatalogueEntry {
   return { device: { ...device, setUp }, note };
+}
+
+/** A device whose leads depend on what the car or the kit has. */
+function withOptions(
+  options: NonNullable<CatalogueDevice['options']>,
+  { device, note }: CatalogueEntry,
+): CatalogueEntry {
+  return { device: { ...device, options }, note };
 }
 
 function entry(
   name: string,
   note: string,
   family: LeadFamily | undefined,
-  feeds: DeviceInput['feeds'],
+  feeds: readonly CatalogueLeadInput[],
 ): CatalogueEntry {
   return {
     device: {
@@ -330,7 +378,7 @@ function signal(
   id: string,
   name: string,
   role: FeedRole,
-  more: Partial<DeviceInput['feeds'][number]>,
-): DeviceInput['feeds'][number] {
+  more: Partial<CatalogueLeadInput>,
+): CatalogueLeadInput {
   return { id, name, role, currentA: 0.05, ...more };
 }

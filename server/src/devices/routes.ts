@@ -1,24 +1,28 @@
-import { asc, eq } from 'drizzle-orm';
 import { Router } from 'express';
-import type { DeviceView } from '@lucky-thread/contract';
+import { DeviceFileInput } from '@lucky-thread/contract';
 import { actorOf } from '../auth/session';
 import type { Database } from '../db/database';
-import { devices } from '../db/schema';
+import { checked, idIn } from '../http/handlers';
+import { notFound } from '../http/problem';
+import { keepDevice, listDevices, removeDevice } from './deviceRepository';
 
-/** The shop's catalogue of devices. */
+/** The shop's catalogue of devices: what it fits, kept, changed and thrown out. Jobs hold copies of their own. */
 export function deviceRoutes(db: Database): Router {
   const router = Router();
   router.get('/devices', async (request, response) => {
     response.json(await listDevices(db, actorOf(request).shopId));
   });
+  router.put('/devices/:id', async (request, response) => {
+    const { note, device } = checked(DeviceFileInput, request.body);
+    const { shopId } = actorOf(request);
+    response.json(
+      await keepDevice(db, { id: idIn(request.params.id, 'device'), shopId, note, device }),
+    );
+  });
+  router.delete('/devices/:id', async (request, response) => {
+    if (!(await removeDevice(db, actorOf(request).shopId, idIn(request.params.id, 'device'))))
+      throw notFound('Device');
+    response.status(204).end();
+  });
   return router;
-}
-
-async function listDevices(db: Database, shopId: string): Promise<DeviceView[]> {
-  const rows = await db
-    .select()
-    .from(devices)
-    .where(eq(devices.shopId, shopId))
-    .orderBy(asc(devices.position));
-  return rows.map((row) => ({ id: row.id, note: row.note, ...row.device }));
 }

@@ -38,7 +38,7 @@ export const JOB_COLUMNS = {
     select coalesce(json_agg(json_strip_nulls(json_build_object('id', f.id, 'name', f.name, 'role', f.role,
       'currentA', f.current_a, 'inrushA', f.inrush_a, 'inrushS', f.inrush_s, 'standbyA', f.standby_a,
       'leadColour', f.lead_colour, 'holdsCranking', f.holds_cranking, 'liveInAcc', f.live_in_acc,
-      'polarity', f.polarity, 'optional', f.optional))
+      'polarity', f.polarity, 'optional', f.optional, 'direction', f.direction, 'leftOff', f.left_off))
       order by f.position), '[]')
     from job_feeds f where f.job_id = ${jobs.id})`,
   plan: sql<FeedPlanInput[]>`(

@@ -122,6 +122,7 @@ export async function insertJob(
         deviceName: device.name,
         deviceFamily: device.family ?? null,
         deviceSetUp: device.setUp ?? null,
+        deviceFittedWith: device.fittedWith ?? null,
         phase: 'find',
         version: 1,
         createdBy: actor.userId,

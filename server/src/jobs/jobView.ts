@@ -70,6 +70,7 @@ export function jobView(row: JobRow): JobView {
       name: job.deviceName,
       ...(job.deviceFamily === null ? {} : { family: job.deviceFamily }),
       ...(job.deviceSetUp === null ? {} : { setUp: job.deviceSetUp }),
+      ...(job.deviceFittedWith === null ? {} : { fittedWith: job.deviceFittedWith }),
       feeds: [...row.feeds],
     },
     plan: row.plan.map((one) => readable(FeedPlanInput, one, 'The job')),

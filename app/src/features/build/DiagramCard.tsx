@@ -7,6 +7,7 @@ import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
 import { NotWorkedOut } from '../../ui/States';
 import { usePalette } from '../../ui/ThemeProvider';
+import { saveText } from '../../ui/saveText';
 import { FACES, SPACE } from '../../ui/tokens';
 import { useUnits } from '../../ui/Units';
 import { Words } from '../../ui/Words';
@@ -55,7 +56,9 @@ export function DiagramCard({ question }: { readonly question: BuildQuestion }) 
           spoken="Save the diagram as a file"
           testID="diagram-save"
           disabled={diagram === undefined}
-          onPress={() => diagram !== undefined && saveSvg(diagramSvg(diagram))}
+          onPress={() =>
+            diagram !== undefined && saveText('wiring.svg', diagramSvg(diagram), 'image/svg+xml')
+          }
         />
       </View>
       <NotWorkedOut what="The diagram" problem={problem} onRetry={retry} />
@@ -191,16 +194,6 @@ function Box({ node }: { readonly node: DrawnNode }) {
       </SvgText>
     </G>
   );
-}
-
-/** Hands the drawing to the browser as a file. */
-function saveSvg(svg: string): void {
-  const url = URL.createObjectURL(new Blob([svg], { type: 'image/svg+xml' }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = 'wiring.svg';
-  link.click();
-  URL.revokeObjectURL(url);
 }
 
 const styles = StyleSheet.create({

@@ -1,3 +1,4 @@
+import type { LeadDirection } from '@lucky-thread/contract';
 import type { JobContext, ListedLead, MatchedLead, MatchedTo } from '@lucky-thread/work';
 import { matchingListOf } from '@lucky-thread/work';
 import type { Reading } from '@lucky-thread/core/identify';
@@ -92,12 +93,13 @@ function Pair(props: {
     >
       <View style={styles.inside}>
         <View style={styles.head}>
-          <LeadEnd lead={lead} />
+          <LeadEnd lead={lead} direction={pair.direction} />
           <Thread made={made} open={to === undefined} />
           <View style={styles.grow}>
             {to === undefined ? (
               <Words soft>
                 {pair.optional ? 'left off: cap it by itself' : 'nothing chosen yet'}
+                {pair.leftOff === undefined ? '' : `. ${pair.leftOff}`}
               </Words>
             ) : (
               <View style={styles.head}>
@@ -123,15 +125,24 @@ function Pair(props: {
   );
 }
 
-function LeadEnd({ lead }: { readonly lead: ListedLead }) {
+/** What a lead does that gives something to the car; most only take. */
+const GIVES: Record<LeadDirection, string | undefined> = {
+  in: undefined,
+  out: 'the device drives it',
+  both: 'goes both ways',
+};
+
+function LeadEnd(props: { readonly lead: ListedLead; readonly direction: LeadDirection }) {
+  const { lead } = props;
+  const says = [lead.words, GIVES[props.direction]].filter((one) => one !== undefined);
   return (
     <View style={[styles.head, styles.lead]}>
       {lead.colour !== undefined && <WireSwatch colour={lead.colour} />}
       <View style={styles.grow}>
         <Words kind="label">{lead.name}</Words>
-        {lead.words !== undefined && (
+        {says.length > 0 && (
           <Words kind="small" soft>
-            {lead.words}
+            {says.join(' · ')}
           </Words>
         )}
       </View>

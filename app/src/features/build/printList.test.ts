@@ -6,6 +6,8 @@ const LIST: MatchingList = {
     {
       id: 'c',
       optional: false,
+      leftOff: undefined,
+      direction: 'in',
       lead: { name: '<b>Constant</b>', words: 'yellow', colour: 'YE' },
       to: {
         place: 'Dash & knee',
@@ -23,6 +25,8 @@ const LIST: MatchingList = {
     {
       id: 'x',
       optional: false,
+      leftOff: undefined,
+      direction: 'in',
       lead: { name: 'Trigger', words: undefined, colour: undefined },
       to: undefined,
     },

@@ -9,13 +9,13 @@ export interface ListHead {
 
 /** A matching list as a page of its own for the printer: black on white, a line to tick at each pair. */
 export function printedList(head: ListHead, list: MatchingList, us: boolean): string {
-  const rows = list.pairs.map(({ lead, to, optional }) =>
+  const rows = list.pairs.map(({ lead, to, optional, leftOff }) =>
     row([
       '☐',
       `${lead.words ?? ''} ${lead.name}`,
       to === undefined
         ? optional
-          ? 'left off: cap it by itself'
+          ? ['left off: cap it by itself', leftOff ?? ''].filter(Boolean).join('. ')
           : 'not chosen yet'
         : [to.place, to.source, to.colour ?? ''].join(' '),
       to?.side ?? '',

@@ -194,7 +194,7 @@ function PanelMap({
           key={place.id}
           label={`${place.name}, ${place.sources.length} wires: lay it open`}
           testID={`lay-open-${place.id}`}
-          onPress={() => change.setWires([...job.harness, ...wiresAt(place)])}
+          onPress={() => change.layOpen(wiresAt(place))}
         />
       ))}
       {looms.map((loom) => (

@@ -21,6 +21,10 @@ export interface NextDockProps {
   readonly clip: 'ground' | 'constant';
   readonly onDefer: (place: StitchPlace, deferred: boolean) => void;
   readonly onFilled: () => void;
+  /** Feeds that the device works without, by id. */
+  readonly spare: ReadonlySet<string>;
+  /** How many feeds have a source. */
+  readonly found: number;
   /** Enters another slot; undefined where there are no others. */
   readonly onMore?: (() => void) | undefined;
   /** Where the handbook's words on a slot are entered. */
@@ -85,14 +89,7 @@ function NextButtons(props: NextDockProps & { readonly next: NextAction }) {
     case 'handbook':
       return <>{props.lookUp(next.sourceId)}</>;
     case 'exhausted':
-      return props.onMore === undefined ? null : (
-        <ActionButton
-          kind="next"
-          label="Enter another slot"
-          testID="enter-another"
-          onPress={props.onMore}
-        />
-      );
+      return <NotFound {...props} needIds={next.needIds} />;
     case 'visit': {
       const { place, state, clip = 'ground' } = next.visit;
       if (stateId(props.state) === stateId(state) && props.clip === clip) return null;
@@ -117,6 +114,34 @@ function NextButtons(props: NextDockProps & { readonly next: NextAction }) {
       );
     }
   }
+}
+
+/** Ways on where something is on none of the sources: enter more, go on without a lead that may be left off, or with the rest. */
+function NotFound(props: NextDockProps & { readonly needIds: readonly string[] }) {
+  const { onMore, needIds, spare, found } = props;
+  const isSpare = needIds.every((id) => spare.has(id));
+  return (
+    <View style={styles.row}>
+      {onMore !== undefined && (
+        <ActionButton
+          kind={isSpare ? 'plain' : 'next'}
+          label="Enter another slot"
+          testID="enter-another"
+          style={styles.grow}
+          onPress={onMore}
+        />
+      )}
+      {found > 0 && (
+        <ActionButton
+          kind={isSpare ? 'next' : 'plain'}
+          label={isSpare ? 'Go on without it' : 'Go on with the others'}
+          testID="go-choose"
+          style={styles.grow}
+          onPress={props.onFilled}
+        />
+      )}
+    </View>
+  );
 }
 
 /** State and clip in a few words; where the car stays as it is, the clip alone. */

@@ -71,6 +71,8 @@ export function ProbeDock({ context, finding, onFilled, onInHand }: ProbeDockPro
           follow(sourceId);
         }}
         onDefer={(place, left) => defer([place], left)}
+        spare={spareOf(context)}
+        found={Object.keys(advice?.filled ?? {}).length}
         onMore={onInHand}
         lookUp={(sourceId) => <LookUp model={context.model} sourceId={sourceId} />}
       />
@@ -90,6 +92,11 @@ export function ProbeDock({ context, finding, onFilled, onInHand }: ProbeDockPro
       )}
     </View>
   );
+}
+
+/** Feeds that the device works without. */
+function spareOf({ job }: JobContext): ReadonlySet<string> {
+  return new Set(job.device.feeds.filter((one) => one.optional === true).map(({ id }) => id));
 }
 
 /** The field that the plan asks for, under the sentence that asks for it. */

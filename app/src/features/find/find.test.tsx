@@ -232,7 +232,7 @@ describe('StateSwitches', () => {
 });
 
 describe('NextDock', () => {
-  const show = (next: NextAction | undefined, state = PARKED) => {
+  const show = (next: NextAction | undefined, state = PARKED, found = 0) => {
     const calls: string[] = [];
     renderInApp(
       <NextDock
@@ -245,6 +245,8 @@ describe('NextDock', () => {
           calls.push(`arrived ${to.key} ${first ?? ''}`)
         }
         onDefer={(place, deferred) => calls.push(`defer ${place} ${String(deferred)}`)}
+        spare={new Set(['hood', 'tach'])}
+        found={found}
         onFilled={() => calls.push('filled')}
         lookUp={(sourceId) => <Words>{`field for ${sourceId}`}</Words>}
       />,
@@ -315,6 +317,20 @@ describe('NextDock', () => {
     const calls = show({ kind: 'filled', instruction: 'Every feed has a source.' });
     fireEvent.press(screen.getByTestId('go-choose'));
     expect(calls).toEqual(['filled']);
+  });
+  it.each<[needIds: string[], found: number, says: string | undefined]>([
+    [['hood', 'tach'], 3, 'Go on without it'],
+    [['hood', 'brake'], 3, 'Go on with the others'],
+    [['brake'], 0, undefined],
+  ])('with %j on none of the wires and %d feeds found it offers “%s”', (needIds, found, says) => {
+    const calls = show(
+      { kind: 'exhausted', needIds, instruction: 'On none of these wires.' },
+      PARKED,
+      found,
+    );
+    if (says === undefined) expect(screen.queryByTestId('go-choose')).toBeNull();
+    else fireEvent.press(screen.getByText(says));
+    expect(calls).toEqual(says === undefined ? [] : ['filled']);
   });
   it('says that it is still working', () => {
     show(undefined);

@@ -1,7 +1,7 @@
-import type { DeviceInput, FieldProblem, ModelSummary } from '@lucky-thread/contract';
-import { modelName, modelYears } from '@lucky-thread/contract';
+import type { DeviceInput, DeviceView, FieldProblem, ModelSummary } from '@lucky-thread/contract';
+import { fittedDevice, modelName, modelYears } from '@lucky-thread/contract';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { useCreateJobMutation, useDevicesQuery, useModelsQuery } from '../../store/api';
@@ -14,6 +14,7 @@ import { Screen } from '../../ui/Screen';
 import { Empty, Failed, Loading } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
+import { DeviceOptions } from './DeviceOptions';
 import type { JobDraft } from './newJob';
 import { EMPTY_DRAFT, jobRequest, withModel } from './newJob';
 import { OwnDevice, ownDeviceDraft } from './OwnDevice';
@@ -27,6 +28,7 @@ export function NewJobScreen() {
   const { model: entered } = useLocalSearchParams<{ model?: string }>();
   const [typed, setDraft] = useState<JobDraft>(EMPTY_DRAFT);
   const [own, setOwn] = useState(false);
+  const [picked, setPicked] = useState<DeviceView>();
   const [problems, setProblems] = useState<readonly FieldProblem[]>([]);
   const [refusal, setRefusal] = useState<string>();
   const [create, { isLoading }] = useCreateJobMutation();
@@ -99,17 +101,22 @@ export function NewJobScreen() {
       )}
       <Words kind="title">Which device</Words>
       <View role="radiogroup" aria-label="Device" style={styles.stack}>
-        {devices.data.map(({ id: deviceId, note, name, family, feeds }) => (
-          <PickRow
-            key={deviceId}
-            title={name}
-            text={note}
-            testID={`device-${name}`}
-            chosen={!own && draft.device?.name === name}
-            onPress={() =>
-              chooseDevice({ name, ...(family === undefined ? {} : { family }), feeds }, false)
-            }
-          />
+        {devices.data.map((device) => (
+          <Fragment key={device.id}>
+            <PickRow
+              title={device.name}
+              text={device.note}
+              testID={`device-${device.name}`}
+              chosen={!own && picked?.id === device.id}
+              onPress={() => {
+                setPicked(device);
+                chooseDevice(fittedDevice(device, []), false);
+              }}
+            />
+            {!own && picked?.id === device.id && device.options !== undefined && (
+              <DeviceOptions device={device} onDevice={(one) => chooseDevice(one, false)} />
+            )}
+          </Fragment>
         ))}
         <PickRow
           title="Another device"

@@ -1,9 +1,10 @@
-import { FEED_ROLES, POLARITIES } from '@lucky-thread/contract';
+import { FEED_ROLES, LEAD_DIRECTIONS, POLARITIES } from '@lucky-thread/contract';
 import type {
   DeviceInput,
   FeedInput,
   FeedRole,
   FieldProblem,
+  LeadDirection,
   LeadPolarity,
 } from '@lucky-thread/contract';
 import { ROLE_WORDS, isTrigger } from '@lucky-thread/core/identify';
@@ -19,6 +20,7 @@ import { NumberField } from '../../ui/NumberField';
 import { Toggle } from '../../ui/Toggle';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
+import { KeepDevice } from './KeepDevice';
 import { KindOfDevice } from './KindOfDevice';
 import { problemAt } from './newJob';
 
@@ -78,7 +80,12 @@ export function OwnDevice({ device, problems, onDevice }: OwnDeviceProps) {
             onAmps={(currentA) => setFeed(index, { ...feed, currentA })}
             testID={`own-amps-${index}`}
           />
-          <LeadWays feed={feed} index={index} onFeed={(next) => setFeed(index, next)} />
+          <LeadWays
+            feed={feed}
+            index={index}
+            leftOffProblem={problemAt(problems, `device.feeds.${index}.leftOff`)}
+            onFeed={(next) => setFeed(index, next)}
+          />
           <FeedExtras
             feed={feed}
             problems={problems}
@@ -96,6 +103,7 @@ export function OwnDevice({ device, problems, onDevice }: OwnDeviceProps) {
           )}
         </Card>
       ))}
+      <KeepDevice device={device} />
       <ActionButton
         label="Add a feed"
         testID="add-feed"
@@ -109,6 +117,7 @@ export function OwnDevice({ device, problems, onDevice }: OwnDeviceProps) {
 function LeadWays(props: {
   readonly feed: FeedInput;
   readonly index: number;
+  readonly leftOffProblem: string | undefined;
   readonly onFeed: (feed: FeedInput) => void;
 }) {
   const { feed, index, onFeed } = props;
@@ -133,6 +142,25 @@ function LeadWays(props: {
         testID={`optional-${index}`}
         onChange={(optional) => put({ optional })}
       />
+      {feed.optional === true && (
+        <Field
+          label="What does not work then"
+          testID={`left-off-${index}`}
+          value={feed.leftOff ?? ''}
+          problem={props.leftOffProblem}
+          onChange={(leftOff) => onFeed(withLeftOff(feed, leftOff))}
+        />
+      )}
+      {isTrigger(feed.role) && (
+        <Choice
+          label="Direction"
+          even
+          testID={`direction-${index}`}
+          options={LEAD_DIRECTIONS.map((one) => ({ value: one, label: DIRECTION_WORDS[one] }))}
+          value={feed.direction ?? 'in'}
+          onChange={(direction) => put({ direction })}
+        />
+      )}
       {feed.role === 'switched' && (
         <Toggle
           label="While cranking"
@@ -145,6 +173,18 @@ function LeadWays(props: {
     </View>
   );
 }
+
+/** A feed with other words on what is missing without it; none where they are wiped out. */
+function withLeftOff(feed: FeedInput, words: string): FeedInput {
+  const { leftOff: _before, ...rest } = feed;
+  return words === '' ? rest : { ...rest, leftOff: words };
+}
+
+const DIRECTION_WORDS: Record<LeadDirection, string> = {
+  in: 'Takes it',
+  out: 'Drives it',
+  both: 'Both ways',
+};
 
 const POLARITY_WORDS: Record<LeadPolarity, string> = {
   plus: 'Plus',

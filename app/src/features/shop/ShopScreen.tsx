@@ -12,6 +12,7 @@ import { Caution } from '../../ui/Caution';
 import { Choice } from '../../ui/Choice';
 import { Screen } from '../../ui/Screen';
 import { Words } from '../../ui/Words';
+import { Devices } from './Devices';
 import { Glossary } from './Glossary';
 import { ShopWays } from './ShopWays';
 
@@ -54,6 +55,7 @@ export function ShopScreen() {
       <Words kind="heading">Units</Words>
       <UnitChoice />
       <ShopWays />
+      <Devices />
       <Glossary />
       {problem !== undefined && <Caution testID="sign-out-problem">{problem}</Caution>}
       <ActionButton

@@ -51,5 +51,11 @@ const ORDER: readonly NextAction['kind'][] = [
 ];
 
 function firstOf(left: NextAction, right: NextAction): NextAction {
+  if (left.kind === 'exhausted' && right.kind === 'exhausted')
+    return {
+      kind: 'exhausted',
+      needIds: [...left.needIds, ...right.needIds],
+      instruction: `${left.instruction} ${right.instruction}`,
+    };
   return ORDER.indexOf(left.kind) <= ORDER.indexOf(right.kind) ? left : right;
 }

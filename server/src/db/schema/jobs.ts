@@ -1,6 +1,7 @@
 import type {
-  DeviceInput,
+  CatalogueDevice,
   FeedRole,
+  LeadDirection,
   LeadPolarity,
   Phase,
   RouteInput,
@@ -9,7 +10,13 @@ import type {
   SizingInput,
   SteeringSide,
 } from '@lucky-thread/contract';
-import { FEED_ROLES, PHASES, POLARITIES, SEEN_SCOPES } from '@lucky-thread/contract';
+import {
+  FEED_ROLES,
+  PHASES,
+  LEAD_DIRECTIONS,
+  POLARITIES,
+  SEEN_SCOPES,
+} from '@lucky-thread/contract';
 import type { LeadFamily } from '@lucky-thread/core/choose';
 import type { ProofKind } from '@lucky-thread/core/prove';
 import { PROOF_KINDS } from '@lucky-thread/core/prove';
@@ -43,7 +50,7 @@ export const devices = pgTable(
     shopId: uuid()
       .notNull()
       .references(() => shops.id),
-    device: jsonb().$type<DeviceInput>().notNull(),
+    device: jsonb().$type<CatalogueDevice>().notNull(),
     note: text().notNull(),
     position: integer().notNull(),
   },
@@ -72,6 +79,8 @@ export const jobs = pgTable(
     deviceFamily: text().$type<LeadFamily>(),
     /** How the device is set up, as its guide has it: shown and handed on whole. */
     deviceSetUp: jsonb().$type<SetUpInput>(),
+    /** The options it was fitted with, by name. */
+    deviceFittedWith: text().array(),
     phase: text().$type<Phase>().notNull(),
     /** Checks left for later. */
     deferred: text().array().$type<StitchPlace[]>().notNull().default([]),
@@ -122,10 +131,13 @@ export const jobFeeds = pgTable(
     liveInAcc: boolean(),
     polarity: text().$type<LeadPolarity>(),
     optional: boolean(),
+    direction: text().$type<LeadDirection>(),
+    leftOff: text(),
   },
   (table) => [
     primaryKey({ columns: [table.jobId, table.id] }),
     oneOf('job_feeds_role', table.role, FEED_ROLES),
+    oneOf('job_feeds_direction', table.direction, LEAD_DIRECTIONS),
     oneOf('job_feeds_polarity', table.polarity, POLARITIES),
     check('job_feeds_current', sql`${table.currentA} >= 0`),
   ],

@@ -1,5 +1,5 @@
 import type { FeedPlanInput, JobView, ModelView, ReadingRequest } from '@lucky-thread/contract';
-import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
+import { DEFAULT_SETTINGS, fittedDevice } from '@lucky-thread/contract';
 import type { BenchCar, BenchSupply, BenchVehicle } from '@lucky-thread/core/bench';
 import { benchCar, meterReading, seededRandom } from '@lucky-thread/core/bench';
 import { screenSlot, tapFit } from '@lucky-thread/core/choose';
@@ -172,7 +172,7 @@ async function modelOf(
 function deviceOf(name: string) {
   const device = DEVICE_CATALOGUE.find((one) => one.device.name === name)?.device;
   if (device === undefined) throw new Error(`the catalogue has no ${name}`);
-  return device;
+  return fittedDevice(device, []);
 }
 
 /** Supplies that serve each role: those that hold in every state that a feed may ask for. */

@@ -1,0 +1,97 @@
+import type { CatalogueDevice, DeviceInput } from '@lucky-thread/contract';
+import { fireEvent, screen } from '@testing-library/react-native';
+import { useState } from 'react';
+import { renderInApp } from '../../testing/render';
+import { Field } from '../../ui/Field';
+import { DeviceOptions } from './DeviceOptions';
+import { KeepDevice } from './KeepDevice';
+import { OwnDevice } from './OwnDevice';
+
+const mockKeep = jest.fn((_kept: { id: string; body: { device: DeviceInput } }) =>
+  Promise.resolve({}),
+);
+jest.mock('../../store/api', () => ({
+  ...jest.requireActual('../../store/api'),
+  useKeepDeviceMutation: () => [mockKeep, {}],
+}));
+beforeEach(() => jest.clearAllMocks());
+
+const SET: CatalogueDevice = {
+  name: 'Set',
+  options: [
+    { id: 'bare', name: 'No accessory in the plug', says: 'An added wire wakes it.' },
+    { id: 'amp', name: 'Factory amplifier' },
+  ],
+  feeds: [
+    { id: 'acc', name: 'Accessory', role: 'switched', currentA: 1, onlyWithout: 'bare' },
+    { id: 'ign', name: 'Ignition', role: 'switched', currentA: 1, onlyWith: 'bare' },
+    { id: 'wake', name: 'Wake', role: 'switched', currentA: 1, onlyWith: 'amp' },
+  ],
+};
+const OWN: DeviceInput = {
+  name: 'Own',
+  feeds: [{ id: 'lock', name: 'Lock', role: 'lock', currentA: 0.2 }],
+};
+
+it('asks what decides over the leads, and says at once which there are', () => {
+  const taken: string[][] = [];
+  renderInApp(
+    <DeviceOptions
+      device={{ ...SET, id: 'set', note: '' }}
+      onDevice={({ feeds, fittedWith = [] }) =>
+        taken.push([...feeds.map(({ id }) => id), ...fittedWith])
+      }
+    />,
+  );
+  expect(screen.getByTestId('option-leads')).toHaveTextContent('1 leads: Accessory');
+  expect(screen.queryByText('An added wire wakes it.')).toBeNull();
+  fireEvent.press(screen.getByTestId('option-bare'));
+  fireEvent.press(screen.getByTestId('option-amp'));
+  expect(screen.getByText('An added wire wakes it.')).toBeTruthy();
+  expect(screen.getByTestId('option-leads')).toHaveTextContent('2 leads: Ignition, Wake');
+  fireEvent.press(screen.getByTestId('option-bare'));
+  expect(taken).toEqual([
+    ['ign', 'No accessory in the plug'],
+    ['ign', 'wake', 'No accessory in the plug', 'Factory amplifier'],
+    ['acc', 'wake', 'Factory amplifier'],
+  ]);
+});
+
+it('takes direction and what does not work without a lead, which may be wiped out again', () => {
+  let device = OWN;
+  function Host() {
+    const [draft, setDraft] = useState(OWN);
+    device = draft;
+    return <OwnDevice device={draft} problems={[]} onDevice={setDraft} />;
+  }
+  renderInApp(<Host />);
+  const press = (id: string): void => fireEvent.press(screen.getByTestId(id));
+  press('direction-0-out');
+  press('optional-0');
+  fireEvent.changeText(screen.getByTestId('left-off-0'), 'The locks stay.');
+  expect(device.feeds[0]).toMatchObject({ direction: 'out', leftOff: 'The locks stay.' });
+  fireEvent.changeText(screen.getByTestId('left-off-0'), '');
+  expect(device.feeds[0]).not.toHaveProperty('leftOff');
+});
+
+it('keeps a typed device in the catalogue, always as one entry, and names what it lacks', () => {
+  function Host() {
+    const [name, setName] = useState('');
+    return (
+      <>
+        <Field label="Name" value={name} testID="name" onChange={setName} />
+        <KeepDevice device={{ ...OWN, name }} />
+      </>
+    );
+  }
+  renderInApp(<Host />);
+  fireEvent.press(screen.getByTestId('keep-device'));
+  expect(screen.getByTestId('keep-problem')).toHaveTextContent(/name the device/);
+  expect(mockKeep).not.toHaveBeenCalled();
+  fireEvent.changeText(screen.getByTestId('name'), OWN.name);
+  fireEvent.press(screen.getByTestId('keep-device'));
+  fireEvent.press(screen.getByTestId('keep-device'));
+  const [first, second] = mockKeep.mock.calls.map(([kept]) => kept);
+  expect(first?.body.device).toEqual(OWN);
+  expect(second?.id).toBe(first?.id);
+});

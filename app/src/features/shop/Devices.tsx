@@ -1,0 +1,115 @@
+import { DEVICE_FILE, DeviceFileInput, validate } from '@lucky-thread/contract';
+import type { DeviceView } from '@lucky-thread/contract';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { v7 as uuidv7 } from 'uuid';
+import { useDevicesQuery, useDropDeviceMutation, useKeepDeviceMutation } from '../../store/api';
+import { problemText } from '../../store/problemText';
+import { ActionButton } from '../../ui/ActionButton';
+import { Card } from '../../ui/Card';
+import { Caution } from '../../ui/Caution';
+import { FilePicker } from '../../ui/FilePicker';
+import { saveText } from '../../ui/saveText';
+import { Loading } from '../../ui/States';
+import { SPACE } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+
+/** The shop's catalogue of devices: each can be handed on as a file, taken out, and one from another shop read in. */
+export function Devices() {
+  const devices = useDevicesQuery();
+  const [keep, kept] = useKeepDeviceMutation();
+  const [drop, dropped] = useDropDeviceMutation();
+  const [doubted, setDoubted] = useState<string>();
+  const [wrong, setWrong] = useState<string>();
+  if (devices.data === undefined)
+    return devices.isError ? (
+      <Caution>The catalogue could not be read.</Caution>
+    ) : (
+      <Loading what="the catalogue" />
+    );
+  const read = async (file: File): Promise<void> => {
+    const found = deviceIn(await file.text());
+    setWrong(typeof found === 'string' ? `${file.name}: ${found}` : undefined);
+    if (typeof found !== 'string') await keep({ id: uuidv7(), body: found });
+  };
+  const error = kept.error ?? dropped.error;
+  const problem = wrong ?? (error === undefined ? undefined : problemText(error));
+  return (
+    <Card testID="devices">
+      <Words kind="heading">Devices</Words>
+      {problem !== undefined && <Caution testID="devices-problem">{problem}</Caution>}
+      {problem === undefined && kept.data !== undefined && (
+        <Words kind="small" testID="device-read">{`✓ ${kept.data.name} was read in.`}</Words>
+      )}
+      {devices.data.map((device) => (
+        <View key={device.id} style={styles.entry}>
+          <View style={styles.grow}>
+            <Words>{device.name}</Words>
+            <Words kind="small" soft>
+              {leadsOf(device)}
+            </Words>
+          </View>
+          <ActionButton
+            kind="quiet"
+            label="As a file"
+            spoken={`As a file: ${device.name}`}
+            testID={`device-file-${device.name}`}
+            onPress={() => saveText(fileName(device), fileOf(device), 'application/json')}
+          />
+          <ActionButton
+            kind="quiet"
+            label={doubted === device.id ? 'Really take it out' : 'Take out'}
+            spoken={`${doubted === device.id ? 'Really take it out' : 'Take out'}: ${device.name}`}
+            testID={`device-drop-${device.name}`}
+            disabled={dropped.isLoading}
+            onPress={() => {
+              if (doubted !== device.id) return setDoubted(device.id);
+              setDoubted(undefined);
+              void drop(device.id);
+            }}
+          />
+        </View>
+      ))}
+      <FilePicker
+        label="Read a device from a file"
+        accept=".json,application/json"
+        testID="device-read-file"
+        disabled={kept.isLoading}
+        onFile={read}
+      />
+    </Card>
+  );
+}
+
+function leadsOf({ feeds, options = [] }: DeviceView): string {
+  const leads = `${feeds.length} ${feeds.length === 1 ? 'lead' : 'leads'}`;
+  return options.length === 0
+    ? leads
+    : `${leads}, by ${options.length} ${options.length === 1 ? 'option' : 'options'}`;
+}
+
+function fileOf({ id: _id, note, ...device }: DeviceView): string {
+  return JSON.stringify({ kind: DEVICE_FILE, version: 1, note, device }, null, 2);
+}
+
+function fileName({ name }: DeviceView): string {
+  return `${name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.device.json`;
+}
+
+/** The device that a text holds, or what is wrong with it. */
+function deviceIn(text: string): DeviceFileInput | string {
+  try {
+    const result = validate(DeviceFileInput, JSON.parse(text));
+    if (result.ok) return result.value;
+    const [first] = result.problems;
+    return first === undefined ? 'is no device' : `${first.path}: ${first.message}`;
+  } catch (error) {
+    if (error instanceof SyntaxError) return 'is no device: it can’t be read as JSON';
+    throw error;
+  }
+}
+
+const styles = StyleSheet.create({
+  entry: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: SPACE.xs },
+  grow: { flexGrow: 1, flexBasis: 160 },
+});

@@ -1,0 +1,65 @@
+import { and, asc, count, eq, sql } from 'drizzle-orm';
+import type { CatalogueDevice, DeviceView } from '@lucky-thread/contract';
+import { MOST_DEVICES } from '@lucky-thread/contract';
+import type { Database } from '../db/database';
+import { devices } from '../db/schema';
+import { invalid, notFound } from '../http/problem';
+
+/** Every device of a shop, in its order. */
+export async function listDevices(db: Database, shopId: string): Promise<DeviceView[]> {
+  const rows = await db
+    .select()
+    .from(devices)
+    .where(eq(devices.shopId, shopId))
+    .orderBy(asc(devices.position), asc(devices.id));
+  return rows.map(({ id, note, device }) => ({ id, note, ...device }));
+}
+
+/** A catalogue entry to keep. */
+export interface KeptDevice {
+  readonly id: string;
+  readonly shopId: string;
+  readonly note: string;
+  readonly device: CatalogueDevice;
+}
+
+/**
+ * Keeps a device in the catalogue: a new one comes last, one of the same id is replaced.
+ *
+ * @throws Problem 422 when the catalogue is full, 404 when the id belongs to another shop.
+ */
+export async function keepDevice(db: Database, kept: KeptDevice): Promise<DeviceView> {
+  const { id, shopId, note, device } = kept;
+  return db.transaction(async (tx) => {
+    // One at a time within a shop, so that the count holds.
+    await tx.execute(sql`select 1 from shops where id = ${shopId} for update`);
+    const [before] = await tx.select().from(devices).where(eq(devices.id, id));
+    if (before !== undefined && before.shopId !== shopId) throw notFound('Device');
+    if (before !== undefined) {
+      await tx.update(devices).set({ note, device }).where(eq(devices.id, id));
+      return { id, note, ...device };
+    }
+    const [held] = await tx
+      .select({ count: count(), last: sql<number>`coalesce(max(${devices.position}), -1)` })
+      .from(devices)
+      .where(eq(devices.shopId, shopId));
+    if ((held?.count ?? 0) >= MOST_DEVICES)
+      throw invalid([
+        {
+          path: 'device',
+          message: `the catalogue holds ${MOST_DEVICES} devices: take one out first`,
+        },
+      ]);
+    await tx.insert(devices).values({ id, shopId, note, device, position: (held?.last ?? -1) + 1 });
+    return { id, note, ...device };
+  });
+}
+
+/** Takes a device out of the catalogue; false when the shop has none of that id. */
+export async function removeDevice(db: Database, shopId: string, id: string): Promise<boolean> {
+  const gone = await db
+    .delete(devices)
+    .where(and(eq(devices.id, id), eq(devices.shopId, shopId)))
+    .returning({ id: devices.id });
+  return gone.length > 0;
+}
