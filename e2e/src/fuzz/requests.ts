@@ -75,6 +75,24 @@ const ROUTES: readonly Make[] = [
     csv: csvOf(known, random),
   }),
   () => ({ method: 'GET', path: '/devices' }),
+  (_known, random) => ({
+    method: 'PUT',
+    path: `/devices/${random.pick([uuidv7(), '🧵', uuidv7()])}`,
+    plain: {
+      ...{ kind: 'lucky-thread-device', version: random.pick([1, 1, 2]), note: 'Made up.' },
+      device: {
+        name: 'Made up',
+        options: [{ id: 'amp', name: 'Factory amplifier' }],
+        feeds: [
+          {
+            ...{ id: 'a', name: 'A', role: 'constant', currentA: random.pick([1, -1, 1e9]) },
+            ...{ direction: random.pick(['in', 'up']), onlyWith: random.pick(['amp', 'gone']) },
+          },
+        ],
+      },
+    },
+  }),
+  () => ({ method: 'DELETE', path: `/devices/${uuidv7()}` }),
   () => ({ method: 'GET', path: '/jobs' }),
   () => ({ method: 'GET', path: '/shop' }),
   (known) => ({

@@ -7,7 +7,7 @@ import type {
   LeadDirection,
   LeadPolarity,
 } from '@lucky-thread/contract';
-import { ROLE_WORDS, isTrigger } from '@lucky-thread/core/identify';
+import { isTrigger } from '@lucky-thread/core/identify';
 import { capacitorInrush, currentAt12V, numberProblems } from '@lucky-thread/core/size';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -23,6 +23,7 @@ import { Words } from '../../ui/Words';
 import { KeepDevice } from './KeepDevice';
 import { KindOfDevice } from './KindOfDevice';
 import { problemAt } from './newJob';
+import { roleName } from './roleName';
 
 /** A device to begin with: one switched feed. */
 export function ownDeviceDraft(): DeviceInput {
@@ -31,12 +32,7 @@ export function ownDeviceDraft(): DeviceInput {
 
 function newFeed(role: FeedRole): FeedInput {
   // The short end of a UUID is its random part.
-  return { id: `feed-${uuidv7().slice(-8)}`, name: labelOf(role), role, currentA: 1 };
-}
-
-/** What a feed of each role is called. */
-function labelOf(role: FeedRole): string {
-  return role === 'ground' ? 'Ground' : ROLE_WORDS[role].feed;
+  return { id: `feed-${uuidv7().slice(-8)}`, name: roleName(role), role, currentA: 1 };
 }
 
 /** Props of {@link OwnDevice}. */
@@ -70,7 +66,7 @@ export function OwnDevice({ device, problems, onDevice }: OwnDeviceProps) {
           />
           <Choice
             label="Role"
-            options={FEED_ROLES.map((role) => ({ value: role, label: labelOf(role) }))}
+            options={FEED_ROLES.map((role) => ({ value: role, label: roleName(role) }))}
             value={feed.role}
             onChange={(role) => setFeed(index, { ...feed, role })}
           />

@@ -1,4 +1,5 @@
 import type { CatalogueDevice, DeviceInput } from '@lucky-thread/contract';
+import type { JobContext } from '@lucky-thread/work';
 import { fireEvent, screen } from '@testing-library/react-native';
 import { useState } from 'react';
 import { renderInApp } from '../../testing/render';
@@ -6,6 +7,7 @@ import { Field } from '../../ui/Field';
 import { DeviceOptions } from './DeviceOptions';
 import { KeepDevice } from './KeepDevice';
 import { OwnDevice } from './OwnDevice';
+import { DeviceSummary } from './DeviceSummary';
 
 const mockKeep = jest.fn((_kept: { id: string; body: { device: DeviceInput } }) =>
   Promise.resolve({}),
@@ -72,6 +74,19 @@ it('takes direction and what does not work without a lead, which may be wiped ou
   expect(device.feeds[0]).toMatchObject({ direction: 'out', leftOff: 'The locks stay.' });
   fireEvent.changeText(screen.getByTestId('left-off-0'), '');
   expect(device.feeds[0]).not.toHaveProperty('leftOff');
+});
+
+it('sums a job’s device up: what was chosen, and each lead in the trade’s words', () => {
+  const lead = {
+    ...{ id: 'lock', name: 'Lock', role: 'parkingLamps', currentA: 0.2, direction: 'out' },
+    ...{ optional: true, leftOff: 'Nothing flashes.' },
+  };
+  const device = { name: 'Set', fittedWith: ['Factory amplifier'], feeds: [lead] };
+  renderInApp(<DeviceSummary context={{ job: { device } } as unknown as JobContext} />);
+  expect(screen.getByTestId('fitted-with')).toHaveTextContent('In this car: Factory amplifier.');
+  expect(screen.getByText('Left off: Nothing flashes.')).toBeTruthy();
+  const line = screen.getByText(/0\.2 A at 12 V, the device drives it, may be left off/);
+  expect(line).not.toHaveTextContent(/parkingLamps/);
 });
 
 it('keeps a typed device in the catalogue, always as one entry, and names what it lacks', () => {

@@ -1,4 +1,4 @@
-import { DeviceSummary } from '../../../features/job/SummaryScreens';
+import { DeviceSummary } from '../../../features/job/DeviceSummary';
 import { useJobContext } from '../../../shell/JobShell';
 
 /** The device of the job. */

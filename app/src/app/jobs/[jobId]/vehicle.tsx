@@ -1,4 +1,4 @@
-import { VehicleSummary } from '../../../features/job/SummaryScreens';
+import { VehicleSummary } from '../../../features/job/VehicleSummary';
 import { useJobContext } from '../../../shell/JobShell';
 
 /** The car of the job. */
