@@ -86,6 +86,15 @@ it('takes less work than every wire in every state, whichever way the clip hangs
   expect(middle('both')).toBeLessThan(0.55);
 });
 
+it('reads a constant where it must be seen, and not in every state that there is', () => {
+  const touches = starters.map(({ bunch, search }) => {
+    const [constant = ''] = bunch.carries.get('constant') ?? [];
+    return search.visits.filter(({ sourceIds }) => sourceIds.includes(constant)).length;
+  });
+  // Nine each; where every look that tells anything is taken, eleven to fourteen.
+  expect(Math.max(...touches)).toBeLessThanOrEqual(10);
+});
+
 it('lifts a wheel once, and reads on for next to nothing where the probe sits already', () => {
   for (const { search } of screens)
     expect(search.visits.filter(({ seconds }) => seconds >= WORK_SECONDS.lift)).toHaveLength(1);

@@ -99,12 +99,12 @@ export function OwnDevice({ device, problems, onDevice }: OwnDeviceProps) {
           )}
         </Card>
       ))}
-      <KeepDevice device={device} />
       <ActionButton
         label="Add a feed"
         testID="add-feed"
         onPress={() => onDevice({ ...device, feeds: [...device.feeds, newFeed('constant')] })}
       />
+      <KeepDevice device={device} />
     </View>
   );
 }
