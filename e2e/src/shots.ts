@@ -27,6 +27,8 @@ async function phone(base: string, folder: string): Promise<void> {
     await signIn(visitor);
     await visitor.go('/jobs/new');
     await visitor.touch('pick-Fairway');
+    await visitor.touch('device-Video head unit');
+    await visitor.touch('option-noAccessory');
     await shot('new-job');
     const jobId = await startJob(visitor, 'Longboat', 'Dashcam with parking mode');
     await followPlan(visitor, 9);

@@ -1,35 +1,6 @@
-import type { CatalogueDevice, CatalogueLeadInput, FeedRole } from '@lucky-thread/contract';
-import type { LeadFamily } from '@lucky-thread/core/choose';
-
-/** A catalogue entry to start from. Currents are common practice; the device's own label comes first. */
-export interface CatalogueEntry {
-  readonly device: CatalogueDevice;
-  readonly note: string;
-}
-
-const GROUND = {
-  id: 'ground',
-  name: 'Ground',
-  role: 'ground',
-  currentA: 1,
-  leadColour: 'black',
-} as const;
-
-const STARTER_OPTIONS = [
-  {
-    ...{ id: 'byData', name: 'Doors and engine speed come by a data module' },
-    says: 'The module’s own guide says where it joins; no wire is looked for.',
-  },
-  { id: 'noLocks', name: 'The door locks stay as they are' },
-];
-
-const SCREEN_OPTIONS = [
-  {
-    ...{ id: 'noAccessory', name: 'No accessory wire in the car’s plug' },
-    says: 'An added wire from an ignition slot, with a fuse of its own, wakes it instead.',
-  },
-  { id: 'noCamera', name: 'No reversing camera', says: 'The reverse lead is capped.' },
-];
+import type { CatalogueEntry } from './catalogueEntry';
+import { entry, signal, withOptions, withSetUp } from './catalogueEntry';
+import { SCREEN_OPTIONS, STARTER_OPTIONS } from './catalogueOptions';
 
 /** Devices that every shop fits. Lead colours hold within each kit's own harness only. */
 export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
@@ -340,45 +311,3 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
     { id: 'switched', name: 'Supply', role: 'switched', currentA: 0.3, liveInAcc: true },
   ]),
 ];
-
-/** A device that wants setting up, by the guide that is named. */
-function withSetUp(
-  setUp: NonNullable<CatalogueDevice['setUp']>,
-  { device, note }: CatalogueEntry,
-): CatalogueEntry {
-  return { device: { ...device, setUp }, note };
-}
-
-/** A device whose leads depend on what the car or the kit has. */
-function withOptions(
-  options: NonNullable<CatalogueDevice['options']>,
-  { device, note }: CatalogueEntry,
-): CatalogueEntry {
-  return { device: { ...device, options }, note };
-}
-
-function entry(
-  name: string,
-  note: string,
-  family: LeadFamily | undefined,
-  feeds: readonly CatalogueLeadInput[],
-): CatalogueEntry {
-  return {
-    device: {
-      name,
-      ...(family === undefined ? {} : { family }),
-      feeds: [...feeds, { ...GROUND }],
-    },
-    note,
-  };
-}
-
-/** A signal's lead; inputs draw next to nothing. */
-function signal(
-  id: string,
-  name: string,
-  role: FeedRole,
-  more: Partial<CatalogueLeadInput>,
-): CatalogueLeadInput {
-  return { id, name, role, currentA: 0.05, ...more };
-}

@@ -102,7 +102,8 @@ function deviceIn(text: string): DeviceFileInput | string {
     const result = validate(DeviceFileInput, JSON.parse(text));
     if (result.ok) return result.value;
     const [first] = result.problems;
-    return first === undefined ? 'is no device' : `${first.path}: ${first.message}`;
+    if (first === undefined || first.path === '') return 'is no device';
+    return `${first.path}: ${first.message}`;
   } catch (error) {
     if (error instanceof SyntaxError) return 'is no device: it can’t be read as JSON';
     throw error;

@@ -55,6 +55,7 @@ it('hands a device on as a file that another shop reads in as it was', async () 
 
 it.each([
   ['[', 'x.json: is no device: it can’t be read as JSON'],
+  ['null', 'x.json: is no device'],
   ['{"kind":"lucky-thread-device","version":2}', /^x\.json: /],
   [
     '{"kind":"lucky-thread-device","version":1,"note":"n","device":{"name":"a","feeds":[]}}',
