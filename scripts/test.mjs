@@ -4,6 +4,7 @@ import { ensureChromium } from './lib/chromium.mjs';
 import { Stop, main, say } from './lib/console.mjs';
 import { jest } from './lib/jest.mjs';
 import { ensureNpmPackages } from './lib/packages.mjs';
+import { SERVER_FILE, ensureServerBuild } from './lib/serverBuild.mjs';
 import { throwAwayCluster } from './lib/throwAway.mjs';
 import { WEB_FOLDER, ensureWebBuild } from './lib/webBuild.mjs';
 
@@ -22,7 +23,7 @@ main(async () => {
   const database = async () => {
     if (!cluster) say('Starting a throw-away database');
     cluster ??= await throwAwayCluster();
-    return { ...process.env, TEST_DATABASE_URL: cluster.url, WEB_FOLDER };
+    return { ...process.env, TEST_DATABASE_URL: cluster.url, WEB_FOLDER, SERVER_FILE };
   };
   const run = {
     checks: async () => Promise.all([checkLint(), checkTypes(), checkFormat(), checkStructure()]),
@@ -31,6 +32,7 @@ main(async () => {
     browser: async () => {
       await ensureChromium();
       await ensureWebBuild();
+      await ensureServerBuild();
       return jest('Browser tests', ['e2e'], { patterns, env: await database() });
     },
     chaos: async () => {

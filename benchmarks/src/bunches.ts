@@ -23,6 +23,7 @@ const JOBS: readonly (readonly [name: string, signals: readonly BunchSignal[]])[
   ],
   ['screen: parking brake, reverse, speed', ['parkingBrake', 'reverse', 'speed']],
   ['locks and door', ['lock', 'unlock', 'door']],
+  ['supplies alone: constant, ignition, accessory', ['constant', 'ignition', 'accessory']],
   ['every signal there is', BUNCH_SIGNALS],
 ];
 

@@ -142,6 +142,7 @@ it('checks tester and legend, and remembers on the job what was left for later',
 it('practises on the bench and hears what was missed', async () => {
   visitor = await Visitor.open(application.base, PHONE);
   await signIn(visitor);
+  await visitor.go('/');
   await visitor.touch('nav-Bench');
   await noFaults();
   await visitor.touch('start-practice');

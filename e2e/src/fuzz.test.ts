@@ -37,6 +37,8 @@ describe('malformed requests', () => {
     const visitor = await Visitor.open(application.base, PHONE);
     try {
       await signIn(visitor);
+      await visitor.go('/');
+      await visitor.see('jobs');
       expect(await visitor.has('could-not-show')).toBe(false);
       expect(report.jobIds.length).toBeGreaterThan(JOBS_LOOKED_AT);
       for (const id of report.jobIds.slice(0, JOBS_LOOKED_AT))

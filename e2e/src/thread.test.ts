@@ -9,7 +9,7 @@ import {
   findSupplySide,
   followPlan,
   showProofs,
-  signIn,
+  signInByHand,
   startJob,
   writeLog,
 } from './lib/flow';
@@ -39,7 +39,7 @@ describe.each<[Size, string]>([
     await visitor.go('/');
     await visitor.see('demo-installer');
     await noFaults();
-    await signIn(visitor);
+    await signInByHand(visitor);
     await noFaults();
   });
 

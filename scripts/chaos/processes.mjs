@@ -1,11 +1,12 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import path from 'node:path';
+import { SERVER_FILE } from '../lib/serverBuild.mjs';
 
 /** The processes of a running start command, by what they are. */
 export function processesOf(startPid, dataFolder) {
   const data = path.join(dataFolder, 'demo', 'cluster');
   const database = Number(lineOf(path.join(data, 'postmaster.pid')));
-  const server = childrenOf(startPid).find((pid) => commandOf(pid).includes('src/main.ts'));
+  const server = childrenOf(startPid).find((pid) => commandOf(pid).includes(SERVER_FILE));
   const clients = childrenOf(database).filter((pid) => commandOf(pid).includes('127.0.0.1'));
   return { start: startPid, server, database: database || undefined, client: clients[0] };
 }

@@ -3,6 +3,7 @@ import path from 'node:path';
 import { setTimeout as wait } from 'node:timers/promises';
 import { Stop } from './console.mjs';
 import { ROOT } from './run.mjs';
+import { SERVER_FILE, ensureServerBuild } from './serverBuild.mjs';
 
 /** A small nursery for short-lived objects: requests make many, and what it grows to is not given back. */
 const MEMORY = ['--max-semi-space-size=4'];
@@ -10,10 +11,13 @@ const MEMORY = ['--max-semi-space-size=4'];
 /** A server that does not end by itself is ended after this, ms. */
 const PATIENCE_MS = 8000;
 
-/** Starts the API server and waits until it listens. */
-export function startServer({ env, watch = false }) {
-  const args = [...(watch ? ['--watch'] : []), ...MEMORY, '--import', 'tsx', 'src/main.ts'];
-  const child = spawn(process.execPath, args, {
+/** Starts the API server and waits until it listens; while one works on it, straight from its sources. */
+export async function startServer({ env, watch = false }) {
+  if (!watch) await ensureServerBuild();
+  const program = watch
+    ? ['--watch', ...MEMORY, '--import', 'tsx', 'src/main.ts']
+    : [...MEMORY, '--enable-source-maps', SERVER_FILE];
+  const child = spawn(process.execPath, program, {
     cwd: path.join(ROOT, 'server'),
     // With an arena for every thread freed memory of compression and hashes is not given back (mallopt(3)).
     env: { MALLOC_ARENA_MAX: '2', ...process.env, ...env },

@@ -1,7 +1,13 @@
 import type { FeedPlanInput, ShopSettings } from '@lucky-thread/contract';
-import { METHOD_FACTS, holderLimitA, joinLimit } from '@lucky-thread/core/choose';
+import {
+  METHOD_FACTS,
+  holderLimitA,
+  inlineHolderFor,
+  joinLimit,
+  stoodBy,
+} from '@lucky-thread/core/choose';
 import type { FeedLoad, FeedSize, FusePlace } from '@lucky-thread/core/size';
-import { sizeFeed } from '@lucky-thread/core/size';
+import { sizeFeed, wantedFuseA } from '@lucky-thread/core/size';
 import type { Source } from '@lucky-thread/core/vehicle';
 import { isConductor, isJoinable } from '@lucky-thread/core/vehicle';
 import type { TappedFeed } from './jobFeeds';
@@ -14,30 +20,36 @@ export function feedLoadOf(
   plan: FeedPlanInput = tapped.plan,
 ): FeedLoad | undefined {
   const { feed, source } = tapped;
-  const slot = fusePlaceOf(source, plan.feedFuseA);
-  if (plan.oneWayM === undefined || slot === undefined) return undefined;
-  const { van } = settings;
-  return {
+  const load = {
     ...settings.sizing,
     ...plan.sizing,
     currentA: feed.currentA,
+    inrush: inrushOf(feed),
+  };
+  const slot = fusePlaceOf(source, wantedFuseA(load), plan.feedFuseA);
+  if (plan.oneWayM === undefined || slot === undefined) return undefined;
+  const { van } = settings;
+  return {
+    ...load,
     oneWayM: plan.oneWayM,
     returnPath: plan.returnPath ?? 'body',
     slot,
-    inrush: inrushOf(feed),
     stock: van.only ? { conductors: van.conductors, fusesA: van.fusesA } : undefined,
   };
 }
 
 /** Where the added fuse of a tap sits; undefined where nobody knows what the source carries. */
-function fusePlaceOf(source: Source, feedFuseA = Infinity): FusePlace | undefined {
+function fusePlaceOf(source: Source, wantedA: number, feedFuseA = Infinity): FusePlace | undefined {
+  if (isConductor(source)) {
+    const { family, maxA } = inlineHolderFor(wantedA);
+    return { at: 'wire', family, ratingA: Math.min(stoodBy(source), feedFuseA), holderA: maxA };
+  }
   if (isJoinable(source)) {
     const ratingA = Math.min(joinLimit(source).amps, feedFuseA);
-    // In-line holders are sold for standard blades; at a stud a holder for maxi blades is screwed on.
-    if (source.kind === 'stud')
-      return { at: 'wire', family: 'maxi', ratingA, holderA: METHOD_FACTS.busBarRing.maxA };
-    const { maxA } = isConductor(source) ? METHOD_FACTS.inlineFusedTap : METHOD_FACTS.relaySpade;
-    return { at: 'wire', family: 'standard', ratingA, holderA: maxA };
+    // At a stud a holder for maxi blades is screwed on.
+    return source.kind === 'stud'
+      ? { at: 'wire', family: 'maxi', ratingA, holderA: METHOD_FACTS.busBarRing.maxA }
+      : { at: 'wire', family: 'standard', ratingA, holderA: METHOD_FACTS.relaySpade.maxA };
   }
   if (source.kind !== 'slot' || source.ratingA === undefined) return undefined;
   const holderA = holderLimitA({ slot: source });

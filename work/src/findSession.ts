@@ -6,7 +6,7 @@ import { soughtBy } from '@lucky-thread/core/identify';
 import type { TapClaim } from '@lucky-thread/core/evidence';
 import type { FindSession, ProbeSource, Reading } from '@lucky-thread/core/identify';
 import { isConductor, isJoinable } from '@lucky-thread/core/vehicle';
-import { heavyFeeds, inrushOf, titleOf } from './jobFeeds';
+import { heavyFeeds, inrushOf, loadKindOf, titleOf } from './jobFeeds';
 import type { PlacedSource } from './sources';
 import { jobSourcesOf, slotsOf } from './sources';
 import type { Placed } from './sources';
@@ -112,7 +112,7 @@ function probed(
     legend: undefined,
     fitted: true,
     tappable: !isConductor(source) || source.tapedWith === undefined,
-    ...(given.sought === undefined ? {} : { sought: given.sought }),
+    sought: given.sought,
     logged,
     ...reach,
   };
@@ -127,8 +127,8 @@ function excludedFor(of: SessionOf, feedId: string): string[] {
     .filter(isConductor)
     .filter((wire) => wire.gaugeMm2 !== undefined && joinLimit(wire).amps < feed.currentA)
     .map(({ id }) => id);
-  return [
-    ...tooSmallFor({ currentA: feed.currentA, inrush: inrushOf(feed) }, slotsOf(of.model)),
-    ...thin,
-  ];
+  const slots = slotsOf(of.model);
+  // What the device gives to the car goes to a wire behind the key, never to a fuse's place.
+  if (loadKindOf(feed, of) === 'given') return [...slots.map(({ id }) => id), ...thin];
+  return [...tooSmallFor({ currentA: feed.currentA, inrush: inrushOf(feed) }, slots), ...thin];
 }

@@ -10,13 +10,14 @@ export type { PapersGiven } from './papers/papersOf';
 export { restoreStepsOf } from './restoreSteps';
 export { GROUND_LEAD, bodyOf, routeOf } from './route';
 export type { JobRoute } from './route';
-export { feedProofsOf, missingProofs } from './proving';
+export { drawnBy, feedProofsOf, missingProofs } from './proving';
 export type { FeedProofs, ProvingOf, StandingCheck } from './proving';
 export { findSessionOf } from './findSession';
 export type { ProbingOf, SessionOf } from './findSession';
 export { tapOfOthers } from './jobContext';
 export type { JobContext } from './jobContext';
 export {
+  givesToTheKeysWires,
   heavyFeeds,
   isAtSlot,
   isJoined,

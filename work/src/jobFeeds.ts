@@ -1,7 +1,8 @@
 import type { FeedInput, FeedPlanInput, JobView } from '@lucky-thread/contract';
+import type { LoadKind } from '@lucky-thread/core/choose';
 import { joinLimit, tapFit, tooSmallFor } from '@lucky-thread/core/choose';
 import type { NeedRole } from '@lucky-thread/core/identify';
-import { mayShareWire } from '@lucky-thread/core/identify';
+import { isTrigger, mayShareWire } from '@lucky-thread/core/identify';
 import type { Inrush } from '@lucky-thread/core/size';
 import type { Joinable, SlotSource, Source } from '@lucky-thread/core/vehicle';
 import { isConductor, isJoinable, markOf, nameOf } from '@lucky-thread/core/vehicle';
@@ -29,6 +30,26 @@ export function inrushOf({ inrushA, inrushS }: FeedInput): Inrush | undefined {
   return inrushA === undefined || inrushS === undefined
     ? undefined
     : { peakA: inrushA, peakS: inrushS };
+}
+
+/**
+ * What a feed's lead means for the wire that it is joined to. Where a device gives what the key gives, its main feed carries
+ * what the key's contacts carry otherwise.
+ */
+export function loadKindOf(
+  feed: FeedInput,
+  { job }: { readonly job: Pick<JobView, 'device'> },
+): LoadKind {
+  if (feed.direction === 'out') return 'given';
+  const feedsTheKeysWires = job.device.feeds.some(
+    (one) => one.direction === 'out' && one.role === 'switched',
+  );
+  return feed.role === 'constant' && feedsTheKeysWires ? 'inKeysPlace' : 'beside';
+}
+
+/** Whether a device gives current here to what the key feeds: such a lead goes to a wire behind the key, never to a slot. */
+export function givesToTheKeysWires({ direction, role }: FeedInput): boolean {
+  return direction === 'out' && !isTrigger(role);
 }
 
 /** The device's feeds that need a source. */
@@ -108,7 +129,8 @@ export function heavyFeeds({
   return slotFeeds({ job }).filter(
     (feed) =>
       !carriers.some((one) => feed.currentA <= joinLimit(one).amps) &&
-      tooSmallFor({ currentA: feed.currentA, inrush: inrushOf(feed) }, slots).length ===
-        slots.length,
+      (givesToTheKeysWires(feed) ||
+        tooSmallFor({ currentA: feed.currentA, inrush: inrushOf(feed) }, slots).length ===
+          slots.length),
   );
 }

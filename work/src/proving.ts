@@ -8,7 +8,7 @@ import { placeOf } from '@lucky-thread/core/vehicle';
 import { feedLoadOf, feedSizeOf } from './feedSize';
 import type { JobContext } from './jobContext';
 import type { TappedFeed } from './jobFeeds';
-import { tappedFeeds } from './jobFeeds';
+import { loadKindOf, tappedFeeds } from './jobFeeds';
 
 /** One check with how it stands. */
 export interface StandingCheck {
@@ -43,19 +43,20 @@ export interface ProvingOf {
  */
 export function feedProofsOf({ context, readings, verdicts }: ProvingOf): FeedProofs[] {
   const all = tappedFeeds(context);
-  const heaviest = heaviestOf(all);
+  const heaviest = heaviestOf(all, context);
   return all.map((tapped) => {
     const { feed, source } = tapped;
     const of = verdicts.find((one) => one.sourceId === source.id)?.function;
     const at = source.kind === 'slot' ? 'slot' : 'wire';
+    const drawn = { ...feed, currentA: drawnBy(tapped, context) };
     const checks = proofChecks({
-      ...{ feed, sourceId: source.id, at, of },
+      ...{ feed: drawn, sourceId: source.id, at, of },
       ...lossesOf(tapped, context),
       sourceV: voltsAt(source.id, readings),
       ground: feed.id === heaviest,
     }).map((check): StandingCheck => ({
       check,
-      standing: judgeCheck(check, readings, feed.currentA),
+      standing: judgeCheck(check, readings, drawn.currentA),
     }));
     const seen = seenProofs(context.job, feed.id);
     return {
@@ -77,21 +78,30 @@ export function missingProofs({ proofs }: FeedProofs): ProofKind[] {
 }
 
 /** The device’s ground is measured with its heaviest supply on. */
-function heaviestOf(all: readonly TappedFeed[]): string | undefined {
+function heaviestOf(all: readonly TappedFeed[], of: Pick<JobContext, 'job'>): string | undefined {
   const supplies = all.filter(({ feed }) => !isTrigger(feed.role));
-  const most = Math.max(...supplies.map(({ feed }) => feed.currentA));
-  return supplies.find(({ feed }) => feed.currentA === most)?.feed.id;
+  const most = Math.max(...supplies.map((one) => drawnBy(one, of)));
+  return supplies.find((one) => drawnBy(one, of) === most)?.feed.id;
+}
+
+/**
+ * What a feed's lead draws from its source while it is proved, A: nothing where the device gives current to the car, nor where
+ * it takes the key's place, for that it does with the key off and the engine started by it.
+ */
+export function drawnBy({ feed }: TappedFeed, of: Pick<JobContext, 'job'>): number {
+  return loadKindOf(feed, of) === 'beside' ? feed.currentA : 0;
 }
 
 function lossesOf(
   tapped: TappedFeed,
-  { settings }: Pick<JobContext, 'settings'>,
+  context: Pick<JobContext, 'job' | 'settings'>,
 ): { readonly dropV: number; readonly dropLimitV: number } {
+  const { settings } = context;
   const load = feedLoadOf(tapped, settings);
   const size = feedSizeOf(tapped, settings);
   const { systemV, dropLimitPercent } = load ?? settings.sizing;
   return {
-    dropV: size?.ok === true ? size.drop.dropV : 0,
+    dropV: size?.ok === true && drawnBy(tapped, context) > 0 ? size.drop.dropV : 0,
     dropLimitV: (systemV * dropLimitPercent) / 100,
   };
 }

@@ -3,7 +3,7 @@ import { needsOf } from '@lucky-thread/contract';
 import type { SetsInput } from '@lucky-thread/core/choose';
 import type { Verdict } from '@lucky-thread/core/identify';
 import type { JobContext } from './jobContext';
-import { inrushOf, slotFeeds } from './jobFeeds';
+import { inrushOf, loadKindOf, slotFeeds } from './jobFeeds';
 import { loomsOf, panelsOf } from './sources';
 
 /** What the sources of a job's feeds are ranked from, all feeds together. */
@@ -29,7 +29,8 @@ export function setsInputOf(
       const need = needs.get(feed.id);
       if (need === undefined) return [];
       const { name, currentA } = feed;
-      return [{ need, name, currentA, inrush: inrushOf(feed), loggedSourceIds }];
+      const kind = loadKindOf(feed, context);
+      return [{ need, name, currentA, kind, inrush: inrushOf(feed), loggedSourceIds }];
     }),
   };
 }

@@ -4,6 +4,7 @@ import type { Joinable, Slot, Source } from '@lucky-thread/core/vehicle';
 import { isJoinable } from '@lucky-thread/core/vehicle';
 import type { JobContext } from './jobContext';
 import type { TappedFeed } from './jobFeeds';
+import { loadKindOf } from './jobFeeds';
 
 /** The commonest stud of body grounds, mm. Common practice. */
 const STUD_MM = 6;
@@ -25,6 +26,7 @@ export function sheetGivenOf(
   return {
     ...at,
     currentA: feed.currentA,
+    kind: loadKindOf(feed, context),
     measuredA: plan.measuredA,
     sharedA: plan.sharedA,
     feedFuseA: plan.feedFuseA,

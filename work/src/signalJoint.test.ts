@@ -93,6 +93,27 @@ describe('a lock lead that gives ground', () => {
   });
 });
 
+it.each([
+  ['out', 'relays'],
+  ['in', 'itself'],
+  // It must not be driven against.
+  ['both', 'itself'],
+  // An entry that says nothing: a lock is given.
+  [undefined, 'relays'],
+] as const)('joins a lead whose direction is %s to a lock motor by %s', (direction, by) => {
+  const gives = lead('lock', 'ground');
+  const rows = readings(
+    [
+      [RUN, 0],
+      [LOCK, 12.3],
+      [UNLOCK, 0],
+    ],
+    0.3,
+  );
+  const feed = { ...gives.feed, ...(direction === undefined ? {} : { direction }) };
+  expect(signalJointOf({ ...gives, feed }, rows)?.by).toBe(by);
+});
+
 it('says to what a lead of either polarity is set', () => {
   const off = stateAt('off');
   const shut = stateAt('justOff');

@@ -6,7 +6,7 @@ import { joinSignal } from '@lucky-thread/core/join';
 import type { TappedFeed } from './jobFeeds';
 import { isJoined } from './jobFeeds';
 
-/** Signals that a device gives to the car; it takes the others from it. */
+/** Signals that a device gives to the car where its entry says nothing; it takes the others from it. */
 const GIVEN: readonly NeedRole[] = [
   'lock',
   'unlock',
@@ -34,9 +34,15 @@ export function signalJointOf(
     readings,
   );
   return joinSignal(
-    { direction: GIVEN.includes(feed.role) ? 'out' : 'in', polarity: polarityOf(feed) },
+    { direction: directionOf(feed), polarity: polarityOf(feed) },
     { function: verdict.leading, worked: workedBy(verdict, feed.role) },
   );
+}
+
+function directionOf({ direction, role }: TappedFeed['feed']): 'in' | 'out' {
+  // What goes both ways is joined as what it takes: it must not be driven against.
+  if (direction !== undefined) return direction === 'out' ? 'out' : 'in';
+  return GIVEN.includes(role) ? 'out' : 'in';
 }
 
 /** Leads that the kit says nothing of give or take plus. */

@@ -3,6 +3,7 @@ import type { Inrush } from '../size';
 import type { Joinable, Slot } from '../vehicle';
 import type { Headroom } from './headroom';
 import type { HolderFit } from './holders';
+import type { LoadKind } from './joinRoom';
 
 /** A slot or wire that is considered for a feed. */
 export interface Candidate {
@@ -41,6 +42,13 @@ export interface Unfit {
   readonly wayOut: string;
 }
 
+/** Why a lead that gives current to the car goes to no slot and no terminal. Common practice. */
+export const FEEDS_THE_CAR: Pick<Unfit, 'constraint' | 'wayOut'> = {
+  constraint:
+    'The device gives current to the car here: from a fuse’s place it would feed the rest of the circuit backwards through one fuse.',
+  wayOut: 'Join it to the wire behind the key or the switch.',
+};
+
 /** What candidates are ranked from. */
 export interface RankInput {
   /** All slots of the model. */
@@ -55,6 +63,8 @@ export interface RankInput {
   readonly need: Need;
   /** Current of the feed at 12 V, A. */
   readonly currentA: number;
+  /** What the lead means for a wire that it is joined to; a load beside its own when left out. */
+  readonly kind?: LoadKind | undefined;
   /** What flows at switching on; undefined when nobody knows. */
   readonly inrush?: Inrush | undefined;
   /** Slots with a verified tap point for this function in the model's log. */

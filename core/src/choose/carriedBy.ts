@@ -12,5 +12,10 @@ export function gaugeOf(wire: Pick<Conductor, 'gaugeMm2'>): number {
 
 /** What a car's wire carries for good, A. */
 export function carriedBy(wire: Pick<Conductor, 'gaugeMm2'>): number {
-  return CONTINUOUS_SHARE * ampacityAtA(gaugeOf(wire), CABIN.insulation, CABIN);
+  return CONTINUOUS_SHARE * stoodBy(wire);
+}
+
+/** The largest fuse that a car's wire stands behind it, A: its ampacity, as for every conductor. */
+export function stoodBy(wire: Pick<Conductor, 'gaugeMm2'>): number {
+  return ampacityAtA(gaugeOf(wire), CABIN.insulation, CABIN);
 }

@@ -15,6 +15,7 @@ import type { TapCurrents } from './orientation';
 import { tapCurrents } from './orientation';
 import type { Schools } from './schools';
 import { gaugeOf } from './carriedBy';
+import type { LoadKind } from './joinRoom';
 import { joinRoom } from './joinRoom';
 
 /** What a feed's sheet is made from. */
@@ -28,6 +29,8 @@ export type SheetGiven = SheetBase &
 interface SheetBase {
   /** Current of the feed at 12 V, A. */
   readonly currentA: number;
+  /** What the lead means for a wire; a load beside its own when left out. */
+  readonly kind?: LoadKind | undefined;
   /** The original circuit as measured with a clamp, A. */
   readonly measuredA?: number | undefined;
   /** What another tap in the same slot already feeds, A. */
@@ -104,13 +107,14 @@ function atWire(
   given: Extract<SheetGiven, { wire: object }>,
   areaMm2: number | undefined,
 ): AtSource {
-  const { wire, currentA, measuredA, sharedA, feedFuseA } = given;
+  const { wire, kind, currentA, measuredA, sharedA, feedFuseA } = given;
+  const isBeside = (kind ?? 'beside') === 'beside';
   return {
     holder: undefined,
-    headroom: joinRoom(wire, currentA, { measuredA, sharedA, feedFuseA }),
+    headroom: joinRoom(wire, currentA, { kind, measuredA, sharedA, feedFuseA }),
     methods: chooseMethod({
       ...joinOf(given, areaMm2),
-      ...placeOf(wire, (measuredA ?? 0) + (sharedA ?? 0)),
+      ...placeOf(wire, (isBeside ? (measuredA ?? 0) : 0) + (sharedA ?? 0)),
     }),
     wayRound: undefined,
   };

@@ -54,6 +54,27 @@ describe('room in a car’s wire', () => {
   });
 });
 
+describe('what a device carries in the key’s place, or gives', () => {
+  const THICK = wire({ gaugeMm2: 4 });
+
+  // Common practice: with the engine started by remote the key's contacts carry nothing, the device's do.
+  it('is no load beside the wire’s own, and wants no clamp', () => {
+    expect(joinRoom(THICK, 20, {}).verdict).toBe('measure');
+    expect(joinRoom(THICK, 20, { measuredA: 15 }).verdict).toBe('refused');
+    for (const kind of ['inKeysPlace', 'given'] as const) {
+      expect(joinRoom(THICK, 20, { kind }).verdict).toBe('ok');
+      expect(joinRoom(THICK, 20, { kind, measuredA: 15 }).togetherA).toBe(20);
+      expect(joinRoom(THICK, 12, { kind, measuredA: 15 }).togetherA).toBe(15);
+    }
+  });
+
+  it('is refused beyond the wire and its fuse all the same, and other taps on it count', () => {
+    expect(joinRoom(THICK, 30, { kind: 'inKeysPlace' }).verdict).toBe('refused');
+    expect(joinRoom(THICK, 20, { kind: 'inKeysPlace', feedFuseA: 25 }).verdict).toBe('refused');
+    expect(joinRoom(THICK, 20, { kind: 'inKeysPlace', sharedA: 8 }).verdict).toBe('refused');
+  });
+});
+
 describe('the fuse that feeds a wire', () => {
   // Common practice: three quarters of a fuse may flow for good.
   it('limits what may be added where it is smaller than the wire', () => {

@@ -17,8 +17,16 @@ const STUD_A: readonly (readonly [threadMm: number, amps: number])[] = [
 /** Thread of a stud that nobody has measured, mm: the thinnest that a bus bar has. Common practice. */
 const ASSUMED_MM = 5;
 
+/**
+ * What a lead means for the wire that it is joined to: a load beside its own, what the key's contacts carry in the key's
+ * place, or a current that the device gives, so that nothing is drawn from the wire.
+ */
+export type LoadKind = 'beside' | 'inKeysPlace' | 'given';
+
 /** What is known of the load on a source beside the one that is added. */
 export interface PresentLoad {
+  /** What the lead means for it; a load beside its own when left out. */
+  readonly kind?: LoadKind | undefined;
   /** What flows in it already, by a clamp, A; undefined when nobody has measured. */
   readonly measuredA?: number | undefined;
   /** What other taps on it draw, A. */
@@ -42,7 +50,7 @@ export function joinLimit(source: Joinable): { readonly amps: number; readonly w
 export function joinRoom(
   source: Joinable,
   addedA: number,
-  { measuredA, sharedA = 0, feedFuseA }: PresentLoad,
+  { kind = 'beside', measuredA, sharedA = 0, feedFuseA }: PresentLoad,
 ): Headroom {
   const own = joinLimit(source);
   const fuseA = feedFuseA === undefined ? undefined : CONTINUOUS_SHARE * feedFuseA;
@@ -51,8 +59,13 @@ export function joinRoom(
   const limit = byFuse
     ? `${num(contactA)} A that the ${num(feedFuseA ?? 0)} A fuse before it lets through for good`
     : `${num(contactA)} A that ${own.words} carries for good`;
-  const togetherA = (measuredA ?? 0) + addedA + sharedA;
-  const sum = `${measuredA === undefined ? 'its own load, not measured,' : `${num(measuredA)} A (measured)`} + ${num(addedA)} A${sharedA > 0 ? ` + ${num(sharedA)} A added before` : ''}`;
+  const isBeside = kind === 'beside';
+  const togetherA =
+    (isBeside ? (measuredA ?? 0) + addedA : Math.max(measuredA ?? 0, addedA)) + sharedA;
+  const before = sharedA > 0 ? ` + ${num(sharedA)} A added before` : '';
+  const beside =
+    measuredA === undefined ? 'its own load, not measured,' : `${num(measuredA)} A (measured)`;
+  const sum = `${isBeside ? `${beside} + ${num(addedA)} A` : `${num(addedA)} A ${INSTEAD[kind]}`}${before}`;
   const room = { togetherA, contactA };
   if (togetherA > contactA)
     return {
@@ -63,7 +76,7 @@ export function joinRoom(
         ? 'Feed it from the battery through its own fuse and a relay, with this wire as the trigger.'
         : 'Take it from the battery itself, through a fuse of its own.',
     };
-  if (measuredA === undefined && addedA + sharedA > ADDED_UNSEEN * contactA)
+  if (isBeside && measuredA === undefined && addedA + sharedA > ADDED_UNSEEN * contactA)
     return {
       ...room,
       verdict: 'measure',
@@ -72,6 +85,12 @@ export function joinRoom(
     };
   return { ...room, verdict: 'ok', text: `${sum}, within the ${limit}.`, wayOut: undefined };
 }
+
+/** Common practice: a remote starter feeds what the key's contacts feed, and the key is off meanwhile. */
+const INSTEAD: Record<Exclude<LoadKind, 'beside'>, string> = {
+  inKeysPlace: 'in the key’s place, not beside it,',
+  given: 'given to it by the device, not drawn from it,',
+};
 
 function wireWords(wire: Conductor): string {
   return `a ${gaugeOf(wire)} mm² ${wire.gaugeMeasured === true ? 'wire' : 'wire (assumed)'}`;

@@ -5,6 +5,7 @@ import { meetsProbability } from '../identify/need/needs';
 import { chooseFuse } from '../size';
 import type { Slot } from '../vehicle';
 import type { Blocked, Candidate, RankInput, Ranking, Unfit } from './candidate';
+import { FEEDS_THE_CAR } from './candidate';
 import type { Headroom } from './headroom';
 import { headroom, originalLoad } from './headroom';
 import type { HolderFit } from './holders';
@@ -57,6 +58,7 @@ function weigh(slot: Slot, label: LabelReading, input: RankInput): Candidate | U
   if (verdict === undefined || slot.ratingA === undefined) return undefined;
   const meets = meetsProbability(input.need, verdict.posterior);
   if (meets < SHOWN) return undefined;
+  if (input.kind === 'given') return { sourceId: slot.id, ...FEEDS_THE_CAR };
   const fit = holderFor({ slot });
   if (!fit.fits) return { sourceId: slot.id, constraint: fit.note, wayOut: fit.wayOut };
   const { ratingA, family } = slot;

@@ -3,6 +3,7 @@ import { labelReader } from '../identify/legend/readLabel';
 import type { Inrush } from '../size';
 import type { Joinable, Panel } from '../vehicle';
 import type { Candidate, Ranking } from './candidate';
+import type { LoadKind } from './joinRoom';
 import { rankCandidates } from './rankCandidates';
 import type { SetRules } from './sets';
 import { SET_RULES, bestSets } from './sets';
@@ -14,6 +15,8 @@ export interface JobFeed {
   readonly name: string;
   /** Continuous current at 12 V, A. */
   readonly currentA: number;
+  /** What its lead means for a wire; a load beside the wire's own when left out. */
+  readonly kind?: LoadKind | undefined;
   /** What flows at switching on; undefined when nobody knows. */
   readonly inrush?: Inrush | undefined;
   /** Sources that other jobs logged on the model. */
@@ -98,6 +101,7 @@ export function rankSets(input: SetsInput): {
         verdicts: input.verdicts,
         need: feed.need,
         currentA: feed.currentA,
+        kind: feed.kind,
         inrush: feed.inrush,
         loggedSourceIds: feed.loggedSourceIds,
         measuredA: input.measuredA,
@@ -112,7 +116,8 @@ export function rankSets(input: SetsInput): {
     input.feeds.map((feed) => ({
       feedId: feed.need.id,
       role: feed.need.role,
-      currentA: feed.currentA,
+      // What takes the key's place adds nothing to the place.
+      currentA: (feed.kind ?? 'beside') === 'beside' ? feed.currentA : 0,
       candidates: (rankings[feed.need.id]?.candidates ?? []).map(({ sourceId, score }) => ({
         sourceId,
         panelId: panelOf.get(sourceId) ?? '',

@@ -4,6 +4,8 @@ import type { Verdict } from '../identify';
 import type { Conductor, Joinable } from '../vehicle';
 import { describeWireColour, isConductor, markOf, nameOf, parseWireColour } from '../vehicle';
 import type { Candidate, RankInput, Unfit } from './candidate';
+import { FEEDS_THE_CAR } from './candidate';
+import type { LoadKind } from './joinRoom';
 import { joinRoom } from './joinRoom';
 import { screenSlot } from './screen';
 
@@ -32,6 +34,7 @@ export function weighWire(wire: Joinable, input: RankInput): Candidate | Unfit |
   if (unfit !== undefined) return { sourceId: wire.id, ...unfit };
   const feedFuseA = input.feedFuseA?.[wire.id];
   const room = joinRoom(wire, input.currentA, {
+    kind: input.kind,
     measuredA: input.measuredA?.[wire.id],
     sharedA: input.sharedA?.[wire.id],
     feedFuseA,
@@ -49,14 +52,14 @@ export function weighWire(wire: Joinable, input: RankInput): Candidate | Unfit |
       (isConductor(wire) ? WORTH.splice : WORTH.point) +
       (isLogged ? WORTH.logged : 0) +
       WORTH.headroom[room.verdict],
-    because: `Proven by readings${isLogged ? ', in the log of this model' : ''}, ${joinWords(wire)}.`,
+    because: `Proven by readings${isLogged ? ', in the log of this model' : ''}, ${joinWords(wire)}${KIND_WORDS[input.kind ?? 'beside']}.`,
     cautions: [
       ...(isConductor(wire)
         ? ['Colours differ between years and trims: this very wire was read, not its colour.']
         : [
             'Live without the key: its lead gets a fuse of its own within 45 cm (18 in), or nothing.',
           ]),
-      ...(feedFuseA === undefined
+      ...(feedFuseA === undefined && input.kind !== 'given'
         ? ['Which fuse of the car feeds it is not known yet: the added load must fit under it too.']
         : []),
       ...(room.verdict === 'measure' ? [`${room.text} ${room.wayOut ?? ''}`.trim()] : []),
@@ -76,6 +79,7 @@ function whyNot(
   verdict: Verdict,
   input: RankInput,
 ): Pick<Unfit, 'constraint' | 'wayOut'> | undefined {
+  if (input.kind === 'given' && !isConductor(wire)) return FEEDS_THE_CAR;
   if (verdict.fence !== undefined)
     return { constraint: verdict.fence.reason, wayOut: verdict.fence.instruction };
   const feeder = input.slots.find((slot) => slot.id === input.fedBy?.[wire.id]);
@@ -102,6 +106,13 @@ function whyNot(
     };
   return undefined;
 }
+
+/** What a lead means for the wire, where it is no load beside its own. */
+const KIND_WORDS: Record<LoadKind, string> = {
+  beside: '',
+  inKeysPlace: '; it carries this in the key’s place, not beside it',
+  given: '; the device gives current here, it takes none',
+};
 
 /** How a lead is joined to it, in a word. */
 function joinWords(source: Joinable): string {

@@ -28,6 +28,11 @@ const REMOTE_START: readonly HandOverTest[] = [
     must: 'It must do what the guide says, or refuse.',
   },
   {
+    id: 'loaded',
+    what: 'Running by remote, everything on: meter from the main feed’s lead at the device to the battery’s plus, then a hand on every joint.',
+    must: 'At most half a volt is lost, and no joint is warm.',
+  },
+  {
     id: 'time',
     what: 'Let it run to its end.',
     must: 'It must stop by itself in the time that was set.',

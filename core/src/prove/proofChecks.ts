@@ -29,7 +29,11 @@ export interface ProofCheck {
 
 /** What the checks of a lead are worked out from. */
 export interface ProvedLead {
-  readonly feed: PromisedFeed & { readonly id: string; readonly currentA: number };
+  readonly feed: PromisedFeed & {
+    readonly id: string;
+    /** What the lead draws from its source while it is proved, A; 0 where that is nothing before the hand-over. */
+    readonly currentA: number;
+  };
   readonly sourceId: string;
   readonly at: JoinedAt;
   /** What the source turned out to be; undefined while nobody knows. */
@@ -74,11 +78,13 @@ export function proofChecks(lead: ProvedLead): readonly ProofCheck[] {
 function checksOf(lead: ProvedLead, proof: Proof): ProofCheck[] {
   switch (proof.kind) {
     case 'live':
-      return proof.states.map((state) => live(lead, proof, { spot: 'end', state, how: FAR_END }));
+      return proof.states.map((state) =>
+        live(lead, proof, { spot: 'end', state, how: farEnd(lead) }),
+      );
     case 'dead':
       return proof.states.length === 0
         ? [dead(lead, proof, { spot: 'endAddedOut', state: stateAt('off'), how: ADDED_OUT })]
-        : proof.states.map((state) => dead(lead, proof, { spot: 'end', state, how: FAR_END }));
+        : proof.states.map((state) => dead(lead, proof, { spot: 'end', state, how: farEnd(lead) }));
     case 'original': {
       const [state = stateAt('run')] = liveStates(lead);
       const how = lead.at === 'slot' ? BEHIND_ORIGINAL : AT_WIRE;
@@ -92,6 +98,9 @@ function checksOf(lead: ProvedLead, proof: Proof): ProofCheck[] {
 }
 
 const FAR_END = 'Device on, meter over its plug: plus lead to ground lead.';
+const FAR_END_GIVEN =
+  'Device’s plug pulled, meter in it: this lead to the ground lead. Under its load it is tried at the hand-over, with the engine started by the device.';
+const farEnd = ({ feed }: ProvedLead): string => (feed.currentA === 0 ? FAR_END_GIVEN : FAR_END);
 const ADDED_OUT = 'Take the added fuse out, meter at the far end of the lead.';
 const BEHIND_ORIGINAL =
   'Meter on the original fuse’s load side, in the tap. Then try what it feeds: it works as before.';
@@ -134,7 +143,7 @@ function dead(lead: ProvedLead, proof: Proof, asked: Asked): ProofCheck {
     expectV: 0,
     leastV: undefined,
     mostV: DEAD_V,
-    because: `At most ${volts(DEAD_V)}: with the load on, what floats is pulled down.`,
+    because: `At most ${volts(DEAD_V)}: ${lead.feed.currentA === 0 ? 'more is a supply' : 'with the load on, what floats is pulled down'}.`,
   };
 }
 

@@ -34,9 +34,7 @@ export function chooseFuse(load: FuseLoad): FuseChoice {
       `No fuse tap is made for ${facts.name} fuses.`,
       'Take a slot of another family, or tap the wire behind the panel with an in-line fuse.',
     );
-  const carriedA = load.currentA / (CONTINUOUS_SHARE * fuseShareAt(ambientOf(load)));
-  // Where the inrush is known it decides by itself.
-  const wantedA = load.inrush === undefined ? Math.max(LEAST_A, carriedA) : carriedA;
+  const wantedA = wantedFuseA(load);
   const carrying = facts.ratingsA.filter((rating) => rating >= wantedA);
   const smallest = carrying[0];
   if (smallest === undefined)
@@ -55,7 +53,7 @@ export function chooseFuse(load: FuseLoad): FuseChoice {
     return refuse(
       'slot',
       load.slot.at === 'wire'
-        ? `The car’s wire carries ${amps(load.slot.ratingA)} for good; the added circuit would need a ${amps(smallest)} fuse.`
+        ? `The car’s wire stands a fuse of ${amps(load.slot.ratingA)} at most; the added circuit would need ${amps(smallest)}.`
         : `The slot is rated ${amps(load.slot.ratingA)}; the added circuit would need ${amps(smallest)}.`,
       'Use a slot with a larger fuse, or a relay fed from the battery.',
     );
@@ -73,6 +71,15 @@ export function chooseFuse(load: FuseLoad): FuseChoice {
       `Get a ${amps(riding[0] ?? smallest)} ${facts.name} fuse.`,
     );
   return { ok: true, fuseA: atHand, holderA };
+}
+
+/** The least rating that carries a load for good in the air around it, A; makers' steps come on top. */
+export function wantedFuseA(
+  load: Pick<FuseLoad, 'currentA' | 'inrush' | 'ambientC' | 'engineSpace'>,
+): number {
+  const carriedA = load.currentA / (CONTINUOUS_SHARE * fuseShareAt(ambientOf(load)));
+  // Where the inrush is known it decides by itself.
+  return load.inrush === undefined ? Math.max(LEAST_A, carriedA) : carriedA;
 }
 
 function inrushTexts(load: FuseLoad, largestA: number): [string, string] {

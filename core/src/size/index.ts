@@ -1,7 +1,7 @@
 export { longestRunM, largestLoadA } from './backwards';
 export type { Limit } from './backwards';
 export { capacitorInrush } from './capacitorInrush';
-export { chooseFuse } from './chooseFuse';
+export { chooseFuse, wantedFuseA } from './chooseFuse';
 export type { FuseLoad } from './chooseFuse';
 export { basisOf, checkConductor, leadOf } from './chooseConductor';
 export type { ConductorCheck } from './chooseConductor';

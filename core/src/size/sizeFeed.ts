@@ -114,7 +114,7 @@ export function reasonsFor(
           { constraint: 'holder' as const, text: `The in-line holder carries ${amps(holderA)}.` },
           {
             constraint: 'slot' as const,
-            text: `The car’s wire carries ${amps(load.slot.ratingA)} for good.`,
+            text: `The car’s wire stands a fuse of ${amps(load.slot.ratingA)}.`,
           },
         ]
       : [

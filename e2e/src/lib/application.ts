@@ -2,7 +2,6 @@ import type { ChildProcess } from 'node:child_process';
 import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { createServer } from 'node:net';
-import path from 'node:path';
 import pg from 'pg';
 
 /** The real application on a database of its own: server process, built web app, demo data. */
@@ -19,14 +18,15 @@ export interface Application {
   readonly stop: () => Promise<void>;
 }
 
-const SERVER = path.resolve(__dirname, '../../../server');
-
 /** Starts the application; the test command says where database and web app are. */
 export async function startApplication(): Promise<Application> {
   const cluster = process.env.TEST_DATABASE_URL;
   const webFolder = process.env.WEB_FOLDER;
-  if (cluster === undefined || webFolder === undefined)
-    throw new Error('TEST_DATABASE_URL and WEB_FOLDER are not set: run these tests with npm test');
+  const program = process.env.SERVER_FILE;
+  if (cluster === undefined || webFolder === undefined || program === undefined)
+    throw new Error(
+      'TEST_DATABASE_URL, WEB_FOLDER and SERVER_FILE are not set: run these tests with npm test',
+    );
   const url = new URL(cluster);
   const name = `browser_${randomUUID().replaceAll('-', '')}`;
   await makeDatabase(cluster, name);
@@ -40,7 +40,7 @@ export async function startApplication(): Promise<Application> {
     SESSION_SECRET: 'kept over restarts',
     DEMO: '1',
   };
-  let child = await launch(env);
+  let child = await launch(program, env);
   return {
     base: `http://127.0.0.1:${port}`,
     databaseUrl: url.href,
@@ -49,15 +49,14 @@ export async function startApplication(): Promise<Application> {
     },
     kill: () => end(child, 'SIGKILL'),
     start: async () => {
-      child = await launch(env);
+      child = await launch(program, env);
     },
     stop: () => end(child, 'SIGTERM'),
   };
 }
 
-function launch(env: NodeJS.ProcessEnv): Promise<ChildProcess> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'src/main.ts'], {
-    cwd: SERVER,
+function launch(program: string, env: NodeJS.ProcessEnv): Promise<ChildProcess> {
+  const child = spawn(process.execPath, [program], {
     env,
     stdio: ['ignore', 'pipe', 'inherit'],
   });

@@ -20,7 +20,8 @@ interface AxeResult {
 
 /** The serious and critical faults of the page as it stands (axe-core's rules). */
 export async function seriousFaults(visitor: Visitor): Promise<Fault[]> {
-  await visitor.driver.executeScript(SOURCE);
+  if (!(await visitor.driver.executeScript<boolean>('return "axe" in window')))
+    await visitor.driver.executeScript(SOURCE);
   const result = await visitor.driver.executeAsyncScript<AxeResult>(
     'const done = arguments[arguments.length - 1]; axe.run(document, { resultTypes: ["violations"] }).then(done)',
   );

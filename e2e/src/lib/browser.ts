@@ -1,9 +1,7 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import os from 'node:os';
-import path from 'node:path';
-import { Browser, Builder, By } from 'selenium-webdriver';
+import { writeFileSync } from 'node:fs';
+import { By } from 'selenium-webdriver';
 import type { WebDriver, WebElement } from 'selenium-webdriver';
-import chrome from 'selenium-webdriver/chrome';
+import { giveBack, takeBrowser } from './browserPool';
 
 /** A window size. */
 export interface Size {
@@ -22,42 +20,19 @@ const PATIENCE_MS = 30_000;
 /** How often it is looked for, ms. */
 const POLL_MS = 40;
 
-const FLAGS = [
-  '--headless=new',
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-  '--hide-scrollbars',
-];
-
 /** A browser with the application in it. */
 export class Visitor {
   readonly driver: WebDriver;
   readonly base: string;
-  private readonly profile: string;
 
-  private constructor(driver: WebDriver, base: string, profile: string) {
+  private constructor(driver: WebDriver, base: string) {
     this.driver = driver;
     this.base = base;
-    this.profile = profile;
   }
 
   /** Opens a fresh browser of a size; `close` gives it back. */
   static async open(base: string, size: Size): Promise<Visitor> {
-    const profile = mkdtempSync(path.join(os.tmpdir(), 'lucky-thread-browser-'));
-    const options = new chrome.Options();
-    options.setBinaryPath('/usr/bin/chromium');
-    options.addArguments(...FLAGS, `--user-data-dir=${profile}`);
-    const driver = await new Builder()
-      .forBrowser(Browser.CHROME)
-      .setChromeOptions(options)
-      .setChromeService(new chrome.ServiceBuilder('/usr/bin/chromedriver'))
-      .build();
-    const visitor = new Visitor(driver, base, profile);
+    const visitor = new Visitor(await takeBrowser(), base);
     await visitor.resize(size);
     return visitor;
   }
@@ -201,8 +176,7 @@ export class Visitor {
 
   /** Closes the browser. */
   async close(): Promise<void> {
-    await this.driver.quit();
-    rmSync(this.profile, { recursive: true, force: true });
+    await giveBack(this.driver, this.base);
   }
 }
 

@@ -1,6 +1,9 @@
 import type { BenchWireKind } from '@lucky-thread/core/bench';
 import type { PointRows } from './points';
 
+/** Three metres of 4 mm² with fuse, plugs and the key's contact, Ω. Common practice. */
+const KEY_WIRE_OHM = 0.02;
+
 /** What a key car has at its column and behind the kick panel: ignition harness, locks, doors, lamps. */
 export function cabOf(lockWire: (by: 'lock' | 'unlock') => BenchWireKind): readonly PointRows[] {
   return [
@@ -15,10 +18,22 @@ export function cabOf(lockWire: (by: 'lock' | 'unlock') => BenchWireKind): reado
       seconds: 60,
       columns: 3,
       points: [
-        ['1', 'RD 4', { is: 'feed', supply: 'battery', loadOhm: 1e6 }],
-        ['2', 'YE 4', { is: 'feed', supply: 'runCrankContact', loadOhm: 30 }],
-        ['3', 'OG 4', { is: 'feed', supply: 'accessoryContact', loadOhm: 25 }],
-        ['4', 'BK/RD 4', { is: 'feed', supply: 'starterContact', loadOhm: 15 }],
+        ['1', 'RD 4', { is: 'feed', supply: 'battery', loadOhm: 1e6, wireOhm: KEY_WIRE_OHM }],
+        [
+          '2',
+          'YE 4',
+          { is: 'feed', supply: 'runCrankContact', loadOhm: 30, wireOhm: KEY_WIRE_OHM },
+        ],
+        [
+          '3',
+          'OG 4',
+          { is: 'feed', supply: 'accessoryContact', loadOhm: 25, wireOhm: KEY_WIRE_OHM },
+        ],
+        [
+          '4',
+          'BK/RD 4',
+          { is: 'feed', supply: 'starterContact', loadOhm: 15, wireOhm: KEY_WIRE_OHM },
+        ],
         ['5', 'BU 2.5', { is: 'feed', supply: 'runContact', loadOhm: 40 }],
         ['6', 'BN', { is: 'ground', ohm: 0.06 }],
       ],

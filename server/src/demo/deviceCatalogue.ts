@@ -125,13 +125,16 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
           { id: 'memory', name: 'Main feed', role: 'constant', currentA: 20, leadColour: 'red' },
           {
             ...{ id: 'ignition', name: 'Ignition', role: 'switched', currentA: 12 },
-            ...{ holdsCranking: true, leadColour: 'yellow' },
+            ...{ holdsCranking: true, leadColour: 'yellow', direction: 'out' },
           },
           {
             ...{ id: 'accessory', name: 'Accessory', role: 'switched', currentA: 8 },
-            ...{ liveInAcc: true, leadColour: 'orange' },
+            ...{ liveInAcc: true, leadColour: 'orange', direction: 'out' },
           },
-          { id: 'starter', name: 'Starter', role: 'starter', currentA: 10, leadColour: 'violet' },
+          {
+            ...{ id: 'starter', name: 'Starter', role: 'starter', currentA: 10 },
+            ...{ leadColour: 'violet', direction: 'out' },
+          },
           signal('lamps', 'Parking lamps', 'parkingLamps', {
             ...{ currentA: 5, polarity: 'plus', direction: 'out' },
           }),
@@ -195,8 +198,11 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
     'remoteStart',
     [
       { id: 'memory', name: 'Constant', role: 'constant', currentA: 0.5, leadColour: 'red' },
-      signal('lock', 'Lock', 'lock', { currentA: 0.25, polarity: 'ground' }),
-      signal('unlock', 'Unlock', 'unlock', { currentA: 0.25, polarity: 'ground' }),
+      ...(['lock', 'unlock'] as const).map((id) =>
+        signal(id, id === 'lock' ? 'Lock' : 'Unlock', id, {
+          ...{ currentA: 0.25, polarity: 'ground', direction: 'out' },
+        }),
+      ),
       signal('door', 'Door switch', 'door', { polarity: 'set', optional: true }),
     ],
   ),
@@ -221,8 +227,12 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
       { id: 'switched', name: 'Ignition', role: 'switched', currentA: 0.1, holdsCranking: true },
       signal('door', 'Door switch', 'door', { polarity: 'set' }),
       signal('hood', 'Hood switch', 'hood', { polarity: 'ground', optional: true }),
-      signal('left', 'Turn signal, left', 'turnLeft', { currentA: 4, polarity: 'plus' }),
-      signal('right', 'Turn signal, right', 'turnRight', { currentA: 4, polarity: 'plus' }),
+      signal('left', 'Turn signal, left', 'turnLeft', {
+        ...{ currentA: 4, polarity: 'plus', direction: 'out' },
+      }),
+      signal('right', 'Turn signal, right', 'turnRight', {
+        ...{ currentA: 4, polarity: 'plus', direction: 'out' },
+      }),
       signal('lock', 'Lock', 'lock', { polarity: 'set', optional: true }),
       signal('unlock', 'Unlock', 'unlock', { polarity: 'set', optional: true }),
     ],

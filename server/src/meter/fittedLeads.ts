@@ -2,11 +2,13 @@ import type { JobView, ShopSettings } from '@lucky-thread/contract';
 import type { BenchVehicle, FittedLead } from '@lucky-thread/core/bench';
 import { isTrigger } from '@lucky-thread/core/identify';
 import type { TappedFeed } from '@lucky-thread/work';
-import { feedSizeOf, isAtSlot, tappedFeeds } from '@lucky-thread/work';
+import { drawnBy, feedSizeOf, isAtSlot, tappedFeeds } from '@lucky-thread/work';
 
 /** What a careful installer’s work comes to: joint to the body, and copper by the metre where nothing was sized yet, Ω. */
-const GROUND_OHM = 0.008;
+const GROUND_OHM = 0.003;
 const USUAL_LEAD_OHM = 0.04;
+/** A device that gives current hardly loads its lead, A. */
+const LEAST_A = 0.001;
 /** Nominal volts that a device’s amperes are given for. */
 const NOMINAL_V = 12;
 
@@ -32,7 +34,7 @@ export function fittedLeadsOf(
       {
         ...{ id: feed.id, at, addedFuseA: ok?.fuseA ?? 5 },
         leadOhm: ok === undefined ? USUAL_LEAD_OHM : ok.drop.supplyV / feed.currentA,
-        loadOhm: NOMINAL_V / feed.currentA,
+        loadOhm: NOMINAL_V / Math.max(drawnBy(tapped, of), LEAST_A),
         groundOhm: GROUND_OHM,
       },
     ];

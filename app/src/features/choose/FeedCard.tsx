@@ -17,6 +17,7 @@ import { Words } from '../../ui/Words';
 import type { Finding } from '../../work/useFind';
 import type { SlotFeed, JobContext } from '@lucky-thread/work';
 import {
+  givesToTheKeysWires,
   heavyFeeds,
   isAtSlot,
   isJoined,
@@ -60,13 +61,7 @@ export function FeedCard(props: FeedCardProps) {
       {feed.optional === true && tapped === undefined && (
         <Words kind="small">The device works without it: left off, its lead is capped.</Words>
       )}
-      {candidates.length === 0 && (
-        <Words>
-          {heavyFeeds(context).some((one) => one.id === feed.id)
-            ? 'No slot here carries it. From the battery through its own fuse and a relay; a switched slot gives the trigger.'
-            : 'No source fits yet. Go back to Find and read some more.'}
-        </Words>
-      )}
+      {candidates.length === 0 && <Words>{noneBecause(context, feed)}</Words>}
       <CandidateList
         feedId={feed.id}
         candidates={candidates}
@@ -199,4 +194,13 @@ function UnfitList(props: {
 
 function shortName(source: Source | undefined): string | undefined {
   return source === undefined ? undefined : nameOf(source);
+}
+
+/** Why nothing is offered for a feed, and what to do. */
+function noneBecause(context: FeedCardProps['context'], feed: SlotFeed): string {
+  if (!heavyFeeds(context).some((one) => one.id === feed.id))
+    return 'No source fits yet. Go back to Find and read some more.';
+  return givesToTheKeysWires(feed)
+    ? 'The device gives current here: to the wire behind the key, never to a slot. Lay the plug under the column open in Find.'
+    : 'No slot here carries it. From the battery through its own fuse and a relay; a switched slot gives the trigger.';
 }

@@ -23,6 +23,8 @@ export interface NextDockProps {
   readonly onFilled: () => void;
   /** Feeds that the device works without, by id. */
   readonly spare: ReadonlySet<string>;
+  /** What the device calls a feed. */
+  readonly nameOf: (feedId: string) => string;
   /** How many feeds have a source. */
   readonly found: number;
   /** Enters another slot; undefined where there are no others. */
@@ -50,6 +52,11 @@ export function NextDock(props: NextDockProps) {
           {(next.kind === 'visit' || next.kind === 'handbook') && (
             <Words kind="small" soft>
               {next.kind === 'handbook' ? `${next.because} About ${next.seconds} s.` : next.because}
+            </Words>
+          )}
+          {next.kind === 'exhausted' && (
+            <Words kind="small" soft testID="not-found">
+              {`Without a source: ${next.needIds.map(props.nameOf).join(', ')}.`}
             </Words>
           )}
         </View>

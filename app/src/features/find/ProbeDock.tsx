@@ -14,7 +14,14 @@ import { useShortcuts } from '../../ui/useShortcuts';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import type { JobContext, SlotFeed } from '@lucky-thread/work';
-import { heavyFeeds, jobSourcesOf, slotFeeds, slotsOf, titleOf } from '@lucky-thread/work';
+import {
+  givesToTheKeysWires,
+  heavyFeeds,
+  jobSourcesOf,
+  slotFeeds,
+  slotsOf,
+  titleOf,
+} from '@lucky-thread/work';
 import { besideHeavy } from './besideHeavy';
 import { HandbookEntry } from './HandbookEntry';
 import { countingRows } from '../../work/jobReadings';
@@ -72,6 +79,7 @@ export function ProbeDock({ context, finding, onFilled, onInHand }: ProbeDockPro
         }}
         onDefer={(place, left) => defer([place], left)}
         spare={spareOf(context)}
+        nameOf={(id) => slotFeeds(context).find((one) => one.id === id)?.name ?? id}
         found={Object.keys(advice?.filled ?? {}).length}
         onMore={onInHand}
         lookUp={(sourceId) => <LookUp model={context.model} sourceId={sourceId} />}
@@ -209,10 +217,25 @@ const CLIPS: readonly { readonly value: Probing['clip']; readonly label: string 
 
 /** Feeds that no panel is searched for. */
 function HeavyFeeds({ heavy }: { readonly heavy: readonly SlotFeed[] }) {
+  const named = (which: readonly SlotFeed[]): string =>
+    which.map(({ name, currentA }) => `${name}, ${currentA} A`).join('; ');
+  const given = heavy.filter(givesToTheKeysWires);
+  const drawn = heavy.filter((one) => !givesToTheKeysWires(one));
   if (heavy.length === 0) return null;
   return (
     <Words kind="small" testID="heavy-feeds">
-      {`${heavy.map(({ name, currentA }) => `${name}, ${currentA} A`).join('; ')}: more than any slot here carries. From the battery through its own fuse and a relay; a slot gives the trigger at most.`}
+      {[
+        ...(drawn.length === 0
+          ? []
+          : [
+              `${named(drawn)}: more than any slot here carries. From the battery through its own fuse and a relay; a slot gives the trigger at most.`,
+            ]),
+        ...(given.length === 0
+          ? []
+          : [
+              `${named(given)}: goes to the wire behind the key, never to a slot. Lay the plug under the column open to look for it.`,
+            ]),
+      ].join(' ')}
     </Words>
   );
 }

@@ -246,6 +246,7 @@ describe('NextDock', () => {
         }
         onDefer={(place, deferred) => calls.push(`defer ${place} ${String(deferred)}`)}
         spare={new Set(['hood', 'tach'])}
+        nameOf={(id) => (id === 'hood' ? 'Hood switch' : id)}
         found={found}
         onFilled={() => calls.push('filled')}
         lookUp={(sourceId) => <Words>{`field for ${sourceId}`}</Words>}

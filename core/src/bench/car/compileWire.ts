@@ -43,7 +43,7 @@ export function wireElements(wire: BenchWire, state: VehicleState, now: Unsettle
   switch (behind.is) {
     case 'feed':
       return [
-        { kind: 'resistor', a: busNode(behind.supply), b: id, ohm: WIRE_OHM },
+        { kind: 'resistor', a: busNode(behind.supply), b: id, ohm: behind.wireOhm ?? WIRE_OHM },
         toGround(behind.loadOhm),
         ...ghost(id, PICK_UP_V),
       ];

@@ -4,7 +4,13 @@ import type { BenchSupply } from './supplies';
 /** What is really behind a wire that was cut or bared. */
 export type BenchWireKind =
   /** Fed through a contact; the load, if any, lies beyond. */
-  | { readonly is: 'feed'; readonly supply: BenchSupply; readonly loadOhm: number }
+  | {
+      readonly is: 'feed';
+      readonly supply: BenchSupply;
+      readonly loadOhm: number;
+      /** From the battery to the place where it lies open, Ω; a thin wire's when left out. */
+      readonly wireOhm?: number;
+    }
   /** Panel bulbs from the light switch; `pulsed` when the dimmer switches it on and off quickly. */
   | { readonly is: 'illumination'; readonly bulbW: number; readonly pulsed: boolean }
   | { readonly is: 'ground'; readonly ohm: number }

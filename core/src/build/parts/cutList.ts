@@ -1,4 +1,5 @@
 import type { PlannedTap } from '../steps/plannedTap';
+import { inlineHolderFor } from '../../choose';
 import { FUSE_FAMILY_FACTS } from '../../vehicle';
 
 /** A lead as it is ordered and cut. */
@@ -51,7 +52,7 @@ export function cutList(leads: readonly PartsLead[]): readonly CutRow[] {
 export function carEnd(tap: PlannedTap): string {
   return tap.at === 'slot'
     ? (FUSE_FAMILY_FACTS[tap.family].tap?.name ?? 'in-line holder')
-    : `in-line holder, then ${tap.method}`;
+    : `${inlineHolderFor(tap.fuseA).name}, then ${tap.method}`;
 }
 
 /** Feed, source and fuse; cut where a label ends. */

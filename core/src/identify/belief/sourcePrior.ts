@@ -167,6 +167,19 @@ const AMONG_SIGNALS: Partial<Record<CircuitFunction, number>> = {
   none: 0.12,
 };
 
+/** Switches whose pull-up passes for a supply; whoever looks for supplies alone meets them all the same. */
+const AMONG_SUPPLIES: Partial<Record<CircuitFunction, number>> = {
+  lampsNegative: 0.05,
+  hoodSwitch: 0.05,
+  horn: 0.15,
+};
+
+/** What else may lie there, by what is looked for. */
+function amongThem(sought: readonly CircuitFunction[]): Partial<Record<CircuitFunction, number>> {
+  if (sought.length === 0) return AMONG_SUPPLIES;
+  return sought.some(isGivenBySwitch) ? AMONG_SIGNALS : {};
+}
+
 /** Whoever looks for a signal in a bunch has reason to think that one wire or two of it carry it. Our own choice. */
 const SOUGHT_WEIGHT = 1.5;
 const SOUGHT = new Map<string, Belief>();
@@ -177,7 +190,7 @@ function soughtBelief(sought: readonly CircuitFunction[]): Belief {
   const known = SOUGHT.get(key);
   if (known !== undefined) return known;
   const raised = {
-    ...(sought.some(isGivenBySwitch) ? AMONG_SIGNALS : {}),
+    ...amongThem(sought),
     ...Object.fromEntries(sought.map((name) => [name, SOUGHT_WEIGHT])),
   };
   const belief = beliefFrom({ ...WIRE_WEIGHTS, ...raised });

@@ -128,16 +128,14 @@ const SIGNAL_FUNCTIONS: Record<SignalRole, CircuitFunction> = {
   starter: 'starter',
 };
 
-/** The functions of the signals among some needs; undefined where there is none. */
-export function soughtBy(
-  needs: readonly Pick<Need, 'role'>[],
-): readonly CircuitFunction[] | undefined {
+/** The functions of the signals among some needs; none where supplies alone are looked for. */
+export function soughtBy(needs: readonly Pick<Need, 'role'>[]): readonly CircuitFunction[] {
   const sought = needs
     .filter(isSignal)
     .flatMap(({ role }) =>
       isTrigger(role) ? TRIGGERS[role].functions : SIGNAL_FUNCTIONS[role as SignalRole],
     );
-  return sought.length === 0 ? undefined : [...new Set(sought)].sort();
+  return [...new Set(sought)].sort();
 }
 
 /** Whether a need asks for a signal rather than a supply. */

@@ -59,6 +59,14 @@ export function isGivenBySwitch(of: CircuitFunction): boolean {
   return GIVEN_BY_SWITCHES.has(of);
 }
 
+/** Where a function that a switch gives shows that it does; none for supplies. */
+export function workedAt(of: CircuitFunction): readonly StitchPlace[] {
+  if (!isGivenBySwitch(of)) return [];
+  return TRIGGER_ROLES.filter((role) => TRIGGERS[role].functions.includes(of)).flatMap(
+    (role) => placesOfTrigger(role).worked,
+  );
+}
+
 /** Whether a role is a trigger. */
 export function isTrigger(role: string): role is TriggerRole {
   return role in TRIGGERS;

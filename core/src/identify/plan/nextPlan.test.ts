@@ -1,6 +1,7 @@
+import type { StitchPlace } from '../../vehicle';
 import { PARKED, stateAt } from '../../vehicle';
 import type { ProbeSource, Reading } from '../index';
-import { advise } from '../index';
+import { advise, soughtBy } from '../index';
 
 const SLOT: ProbeSource = {
   ...{ id: 'F1', name: 'F1', legend: 'CIG', fitted: true, tappable: true, logged: undefined },
@@ -45,5 +46,85 @@ describe('a plan over slots and wires together', () => {
       ],
     });
     expect(next.kind).toBe('visit');
+  });
+});
+
+describe('a wire that lights with the lamps', () => {
+  const NEEDS = [{ id: 'lit', role: 'illumination' }] as const;
+  const SEEN = [
+    ['off', 0.01],
+    ['run', 0.01],
+    ['lamps', 11.4],
+  ] as const;
+  const ask = (rows: readonly (readonly ['off' | 'run' | 'lamps' | 'dimmed', number])[]) =>
+    advise({
+      sources: [{ ...WIRE, sought: soughtBy(NEEDS) ?? [] }],
+      readings: rows.map(([place, volts]): Reading => ({
+        ...{ id: place, sourceId: 'W1', contact: undefined, state: stateAt(place) },
+        value: { kind: 'volts', volts },
+      })),
+      ...{ state: stateAt('lamps'), needs: NEEDS, until: 'function' },
+    });
+
+  // Common practice: lamps against dimmed illumination shows at the dimmer alone.
+  it('is taken to the dimmer before it is named, not given up', () => {
+    const { next } = ask(SEEN);
+    expect(next.kind).toBe('visit');
+    if (next.kind === 'visit') expect(next.visit.place).toBe('dimmed');
+  });
+
+  it.each([
+    ['lamps', 11.4],
+    ['dimmedIllumination', 3.1],
+  ] as const)('is %s where the dimmer leaves %d V', (named, volts) => {
+    const { verdicts, next } = ask([...SEEN, ['dimmed', volts]]);
+    expect(verdicts[0]?.leading).toBe(named);
+    expect(next.kind).toBe('filled');
+  });
+});
+
+describe('a supply looked for on an open wire', () => {
+  const ask = (rows: readonly (readonly [StitchPlace, number])[], kind: 'wire' | 'slot') =>
+    advise({
+      sources: [
+        kind === 'wire'
+          ? { ...WIRE, sought: [] }
+          : { ...SLOT, id: 'W1', name: 'W1', legend: undefined },
+      ],
+      readings: rows.map(([place, volts]): Reading => ({
+        ...{ id: place, sourceId: 'W1', contact: undefined, state: stateAt(place) },
+        value: { kind: 'volts', volts },
+      })),
+      ...{ state: PARKED, needs: [{ id: 'memory', role: 'constant' }], until: 'function' },
+    });
+  const ALWAYS: readonly (readonly [StitchPlace, number])[] = [
+    ...(['off', 'asleep', 'acc', 'run', 'justOff'] as const).map((place) => [place, 12.2] as const),
+    ['crank', 10],
+  ];
+
+  // Common practice: a switch's pull-up shows battery voltage too, until the switch is worked.
+  it('is read with the switches worked that pass for it, not given up', () => {
+    const worked = new Set<string>();
+    let rows = [...ALWAYS];
+    for (let step = 0; step < 9; step += 1) {
+      const { next } = ask(rows, 'wire');
+      if (next.kind !== 'visit') break;
+      worked.add(next.visit.place);
+      rows = [...rows, [next.visit.place, 12.2]];
+    }
+    expect([...worked]).toEqual(
+      expect.arrayContaining(['lock', 'parkingBrake', 'unlock', 'hood', 'horn']),
+    );
+    expect(ask(rows, 'wire').next.kind).toBe('filled');
+  });
+
+  it('is not taken from a pull-up that falls with its switch', () => {
+    const { next, verdicts } = ask([...ALWAYS, ['parkingBrake', 0.01]], 'wire');
+    expect(next.kind).not.toBe('filled');
+    expect(verdicts[0]?.leading).toBe('parkingBrakeSwitch');
+  });
+
+  it('asks for no switch at a fuse, where there is no pull-up', () => {
+    expect(ask(ALWAYS, 'slot').next.kind).not.toBe('visit');
   });
 });

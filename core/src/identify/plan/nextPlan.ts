@@ -10,7 +10,6 @@ import { nextTest } from './nextAction';
  * what no slot may feed beside them, are searched for in the bunch as a whole.
  */
 export function nextPlan(input: PlanInput): Plan {
-  if (!input.needs.some(({ need }) => isTrigger(need.role))) return nextTest(input);
   const isWire = ({ sourceId }: Verdict): boolean => input.sources.get(sourceId)?.kind === 'wire';
   const isIn = (kind: 'slot' | 'wire', { need }: Meeting): boolean =>
     input.candidates.some(
@@ -21,6 +20,7 @@ export function nextPlan(input: PlanInput): Plan {
   // A supply that a slot may give is looked for there; where none may, as for heavy feeds, in the bunch.
   const inSlots = (meeting: Meeting): boolean =>
     !isTrigger(meeting.need.role) && (isIn('slot', meeting) || !isIn('wire', meeting));
+  if (input.needs.every(inSlots)) return nextTest(input);
   const onWires = nextLook({
     ...input,
     needs: input.needs.filter((meeting) => !inSlots(meeting)),

@@ -1,5 +1,5 @@
 import type { StitchPlace, VehicleState } from '../../vehicle';
-import { placeOf } from '../../vehicle';
+import { CIRCUIT_FUNCTIONS, placeOf } from '../../vehicle';
 import { doubtOf, doubtTaken, expectation, isOpen, remove } from '../need/doubt';
 import type { Doubt } from '../need/doubt';
 import type { Field } from '../need/field';
@@ -8,12 +8,13 @@ import { isSignal, meetsProbability } from '../need/needs';
 import { willDoubt } from '../belief/missedTouch';
 import { isSettled } from '../verdict/settled';
 import { TRUSTED_CLAIM } from '../reading/source';
-import { WORK_SECONDS, changeSeconds } from '../visit/workCosts';
+import { VISIT_ORDER, WORK_SECONDS, changeSeconds } from '../visit/workCosts';
 import { isLiveAtVisit, visitState } from '../visit/visitState';
 import { HOPELESS, HOPELESS_SIGNAL } from '../need/thresholds';
 import { fills, isRead, isSeen, maySupply } from '../need/fills';
 import { isTooRisky, priceOf, wantsLookUp } from '../need/price';
 import type { Verdict } from '../verdict/verdict';
+import { workedAt } from '../need/triggers';
 
 /** One place where a source is still to be read for a need. */
 export interface Check {
@@ -44,6 +45,9 @@ export interface Pursuit {
   /** The handbook is to be asked before it is taken. */
   readonly lookUp: boolean;
 }
+
+/** From this chance on a switch's signal may pass for a supply. */
+const PASSES_FOR_ONE = 0.0005;
 
 /** What the plan has to go by besides the readings. */
 export interface Circumstances {
@@ -113,13 +117,29 @@ function checksFor(
 ): Pick<Pursuit, 'checks' | 'seconds' | 'danger'> {
   const confirming = confirmationOf(meeting, verdict, given.state);
   if (confirming !== undefined) return confirming;
-  const left = new Set(meeting.visits.filter((place) => !isSettled(place, verdict, given.lamp)));
+  // A switch's pull-up passes for a supply on an open wire until the switch is worked; at a fuse there is none.
+  const switches = isSignal(meeting.need)
+    ? []
+    : CIRCUIT_FUNCTIONS.filter(
+        (name) => verdict.posterior.functions[name] > PASSES_FOR_ONE,
+      ).flatMap(workedAt);
+  const left = new Set(
+    [...meeting.visits, ...switches].filter(
+      (place) => VISIT_ORDER.includes(place) && !isSettled(place, verdict, given.lamp),
+    ),
+  );
+  // What a name hangs on may lie where the need alone takes nobody, such as at the dimmer.
+  const isToBeSeen = (place: StitchPlace): boolean =>
+    left.has(place) ||
+    (VISIT_ORDER.includes(place) &&
+      !meeting.visits.includes(place) &&
+      !isSettled(place, verdict, given.lamp));
   const { steps, settles } = settlingChecks(meeting, verdict, { left, state: given.state });
   // While a place that would settle it is set aside, what it would make needless is worth a look.
   const waits = steps.some(({ place }) => given.cannot.includes(place));
   const chosen = settles ? (waits ? [...steps] : withoutNeedless(meeting, verdict, steps)) : [];
   for (const { place } of settles && given.until === 'function' ? verdict.missing : [])
-    if (left.has(place) && !chosen.some((one) => one.place === place))
+    if (isToBeSeen(place) && !chosen.some((one) => one.place === place))
       chosen.push({ place, gain: NAMING_GAIN, expectLive: true });
   for (const { place } of verdict.contradictions)
     if (left.has(place)) chosen.push({ place, gain: 1, expectLive: true });

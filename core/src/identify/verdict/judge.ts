@@ -50,7 +50,7 @@ export function judge(
   const ranked = rankFunctions(given);
   const leading = ranked[0]?.function ?? 'none';
   const certainty = given.functions[leading];
-  const missing = missingFor(source, leading, own);
+  const missing = missingFor(source, leading, { own, given });
   const contradictions = findContradictions(given.evidence);
   const status = statusOf({ own, given, certainty, leading, missing, contradictions });
   return {
@@ -82,12 +82,21 @@ function rankFunctions(given: Posterior): Verdict['ranked'] {
 function missingFor(
   source: ProbeSource,
   leading: CircuitFunction,
-  own: readonly Reading[],
+  { own, given }: { readonly own: readonly Reading[]; readonly given: Posterior },
 ): readonly LookAlike[] {
   const seen = new Set<StitchPlace>(own.filter(isPlain).map((one) => placeOf(one.state)));
   if (source.logged !== undefined && isConfirmedClaim(source.logged, leading, own))
     for (const place of source.logged.seen) seen.add(place);
-  return LOOK_ALIKES[leading].filter((one) => !seen.has(one.place));
+  return [...LOOK_ALIKES[leading], ...dimmerOf(leading, given)].filter(
+    (one) => !seen.has(one.place),
+  );
+}
+
+/** A fuse before the dimmer never follows it; of a wire behind a radio only the dimmer tells. */
+function dimmerOf(leading: CircuitFunction, given: Posterior): readonly LookAlike[] {
+  return leading === 'lamps' && given.functions.dimmedIllumination > 1 - NAMED
+    ? [{ place: 'dimmed', separates: ['dimmedIllumination'] }]
+    : [];
 }
 
 /** Whether a claim can be trusted, agrees with the readings, and was seen live here. */

@@ -4,9 +4,13 @@ import type { StitchPlace, VehicleState } from '../../vehicle';
 import { stateAt } from '../../vehicle';
 import { VISIT_ORDER } from './workCosts';
 
+/** With the key at run, the rest as it stands then. */
+const WITH_KEY = { key: 'run', doorOpenedSinceKeyOff: false } as const;
+
 /** The state a place is visited in for slots: lamps are looked at with the key at run, where all variants burn. */
 export function visitState(place: StitchPlace, from?: VehicleState): VehicleState {
-  const state = place === 'lamps' ? { ...stateAt('run'), lamps: true } : stateAt(place);
+  const isLit = place === 'lamps' || place === 'dimmed';
+  const state = isLit ? { ...stateAt(place), ...WITH_KEY } : stateAt(place);
   // With the key on the door does not matter: it stays as it is.
   return state.key === 'off' || from === undefined
     ? state

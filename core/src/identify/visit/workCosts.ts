@@ -61,18 +61,26 @@ export const VISIT_ORDER: readonly StitchPlace[] = [
   'run',
   'acc',
   'lamps',
+  'dimmed',
   'justOff',
   'engine',
   'crank',
-  // Only signals ask for these: whoever looks for a supply is not sent to the pedals.
+  // Only signals ask for these, and open wires that may be one: whoever looks for a fuse is not sent to the pedals.
   'brake',
   'reverse',
+  'parkingBrake',
+  'lock',
+  'unlock',
+  'hood',
+  'horn',
   'waited',
   'asleep',
 ];
 
 /** Places that only a need which names them is worth a visit for. */
-const ON_DEMAND: readonly StitchPlace[] = ['brake', 'reverse'];
+const ON_DEMAND: readonly StitchPlace[] = [
+  ...(['dimmed', 'brake', 'reverse', 'parkingBrake', 'lock', 'unlock', 'hood', 'horn'] as const),
+];
 
 /** The places that a need's sources may be visited in, in their order. */
 export function visitsFor(named: readonly StitchPlace[]): readonly StitchPlace[] {
