@@ -108,7 +108,9 @@ async function signIn(base) {
 }
 
 async function newJob(base, cookie) {
-  const models = await (await send(base, cookie, 'GET', '/models')).json();
+  const answered = await send(base, cookie, 'GET', '/models');
+  const models = await answered.json();
+  if (answered.status !== 200) throw new Error(`no models: ${JSON.stringify(models)}`);
   const modelId = models.find((one) => one.model === 'Longboat').id;
   const id = newId();
   const answer = await send(base, cookie, 'PUT', `/jobs/${id}`, {

@@ -1,4 +1,5 @@
 import { scryptSync } from 'node:crypto';
+import pg from 'pg';
 import type { SessionView } from '@lucky-thread/contract';
 import type { TestServer } from '../testing/testServer';
 import { startTestServer } from '../testing/testServer';
@@ -46,6 +47,29 @@ describe('sessions', () => {
     const answer = await nobody.send(method, path);
     expect(answer.status).toBe(401);
     expect(answer.headers.get('content-type')).toContain('application/problem+json');
+  });
+
+  it('is stored before the answer’s head is out, so that nobody who goes on at once is turned away', async () => {
+    const client = new pg.Client({ connectionString: server.databaseUrl });
+    await client.connect();
+    // Storing takes its time; only that can be seen from outside.
+    await client.query(`
+      create function slowly() returns trigger language plpgsql as
+        'begin perform pg_sleep(0.3); return new; end';
+      create trigger slowly before insert on session for each row execute function slowly()`);
+    try {
+      // Its body is never read: what follows comes as soon as the head is there.
+      const entered = await fetch(`${server.base}/session`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ login: 'installer', password: 'pull-the-right-thread' }),
+      });
+      const cookie = entered.headers.getSetCookie()[0]?.split(';')[0] ?? '';
+      expect((await fetch(`${server.base}/jobs`, { headers: { cookie } })).status).toBe(200);
+    } finally {
+      await client.query('drop function slowly cascade');
+      await client.end();
+    }
   });
 
   it('outlives a restart of the server', async () => {

@@ -58,6 +58,8 @@ export function authRoutes(parts: AuthParts): Router {
     await done((told) => request.session.regenerate(told));
     request.session.userId = user.id;
     request.session.passwordMark = passwordMark(user.passwordHash);
+    // Left to itself it is stored behind the answer's head, and who goes on at once is asked to sign in again.
+    await done((told) => request.session.save(told));
     response.json(view(user, demoAccounts));
   });
 
