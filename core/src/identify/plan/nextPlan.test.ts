@@ -49,6 +49,30 @@ describe('a plan over slots and wires together', () => {
   });
 });
 
+describe('before the last word', () => {
+  // A touch of a ghost explains one live reading; that the checks left are not expected to rule it out is no reason to skip them.
+  it('reads a wire that was live with the lamps where it must be dead', () => {
+    const needs = [
+      { id: 'lit', role: 'illumination' },
+      { id: 'reverse', role: 'reverse' },
+      { id: 'parked', role: 'parkingBrake' },
+    ] as const;
+    const { next } = advise({
+      sources: [SLOT, { ...WIRE, sought: soughtBy(needs) }],
+      readings: [
+        ...dead('F1'),
+        {
+          ...{ id: 'lamps', sourceId: 'W1', contact: undefined, state: stateAt('lamps') },
+          value: { kind: 'volts', volts: 11.28 },
+        },
+      ],
+      ...{ state: stateAt('run'), needs: needs.slice(0, 1), until: 'function' },
+    });
+    expect(next.kind).toBe('visit');
+    if (next.kind === 'visit') expect(next.visit.sourceIds).toEqual(['W1']);
+  });
+});
+
 describe('a wire that lights with the lamps', () => {
   const NEEDS = [{ id: 'lit', role: 'illumination' }] as const;
   const SEEN = [

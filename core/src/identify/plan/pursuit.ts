@@ -57,6 +57,8 @@ export interface Circumstances {
   readonly cannot: readonly StitchPlace[];
   /** A filament lamp is at hand beside the meter. */
   readonly lamp: boolean;
+  /** Sources are followed as far as their checks go, also where these are not expected to settle them. */
+  readonly evenUnsettled?: boolean;
 }
 
 /** So many sources per need are worked out, the most promising first. */
@@ -134,7 +136,8 @@ function checksFor(
     (VISIT_ORDER.includes(place) &&
       !meeting.visits.includes(place) &&
       !isSettled(place, verdict, given.lamp));
-  const { steps, settles } = settlingChecks(meeting, verdict, { left, state: given.state });
+  const { steps, settles: whole } = settlingChecks(meeting, verdict, { left, state: given.state });
+  const settles = whole || given.evenUnsettled === true;
   // While a place that would settle it is set aside, what it would make needless is worth a look.
   const waits = steps.some(({ place }) => given.cannot.includes(place));
   const chosen = settles ? (waits ? [...steps] : withoutNeedless(meeting, verdict, steps)) : [];
