@@ -13,6 +13,8 @@ export type { TapCurrents } from './car/fuses';
 export type { FittedTap, Situation } from './car/situation';
 export type { BenchWire, BenchWireKind } from './car/wire';
 export { bunchElsewhere } from './elsewhere/bunchElsewhere';
+export { PRACTICE_BUNCHES, practiceBunch } from './generate/practiceBunch';
+export type { PracticeBunch } from './generate/practiceBunch';
 export { BUNCH_SIGNALS, LOCK_KINDS, generateBunch } from './generate/generateBunch';
 export type { BunchSignal, GeneratedBunch, LockKind } from './generate/generateBunch';
 export { harnessElsewhere } from './elsewhere/harnessElsewhere';
@@ -32,6 +34,7 @@ export type { GeneratedSlot, GeneratedVehicle, LegendQuality } from './generate/
 export { seededRandom } from './generate/seededRandom';
 export { lampShows, ledShows } from './instrument/lamp';
 export type { Burns, LampShows } from './instrument/lamp';
+export { portsAt } from './instrument/touch';
 export { METER_OHM, meterReading, meterShows } from './instrument/meter';
 export type { MeterShows } from './instrument/meter';
 export { ohmmeterShows } from './instrument/ohmmeter';

@@ -1,15 +1,7 @@
 import type { BunchSignal, GeneratedBunch } from '../bench';
-import { benchCar, meterShows, ohmmeterShows, seededRandom } from '../bench';
-import type { BenchCar } from '../bench';
-import type {
-  FindAdvice,
-  Need,
-  ProbeSource,
-  Reading,
-  ReadingValue,
-  Until,
-  Visit,
-} from '../identify';
+import { bunchBench } from './bunchBench';
+import { endOf } from './byPlan';
+import type { FindAdvice, Need, ProbeSource, Until, Visit } from '../identify';
 import {
   WORK_SECONDS,
   changeSeconds,
@@ -57,7 +49,48 @@ export interface BunchSearch {
 
 /** More visits than any search needs; reaching it is a fault of the plan. */
 const MOST_VISITS = 150;
-const NOISE_SEED = 4_001;
+
+/**
+ * Follows the plan through a bunch, one visit per step; what it came to is the last answer.
+ *
+ * @throws Error when it does not end.
+ */
+export function* searchSteps(
+  bunch: GeneratedBunch,
+  needs: readonly Need[],
+  given: { readonly seed: number; readonly alone?: boolean; readonly until?: Until },
+): Generator<BunchSearch, BunchSearch, void> {
+  const bench = bunchBench(bunch, given.seed);
+  const sought = soughtBy(needs);
+  const sources = bunch.wires.map(({ id }): ProbeSource => ({
+    ...{ kind: 'wire', id, name: id, legend: undefined },
+    ...{ fitted: true, tappable: true, logged: undefined, sought },
+  }));
+  const visits: Visit[] = [];
+  let seconds = 0;
+  const adviseOn = newAdviser();
+  for (let count = 0; count < MOST_VISITS; count += 1) {
+    const advice = adviseOn({
+      ...{ sources, readings: bench.readings, state: bench.state(), needs, clip: bench.clip() },
+      alone: given.alone === true,
+      on: bench.readings.at(-1)?.sourceId,
+      until: given.until ?? 'role',
+    });
+    if (advice.next.kind !== 'visit') return { advice, seconds, visits };
+    const { visit } = advice.next;
+    visits.push(visit);
+    // By the plan's own seconds: it knows that a probe reads on where it sits.
+    seconds +=
+      visit.state.asleep && !bench.state().asleep
+        ? visit.seconds - WORK_SECONDS.sleep
+        : visit.seconds;
+    bench.go(visit.state);
+    bench.clipTo(visit.clip ?? 'ground');
+    for (const sourceId of visit.sourceIds) bench.probe(sourceId, visit.instrument);
+    yield { advice, seconds, visits };
+  }
+  throw new Error(`The search has not ended after ${MOST_VISITS} visits`);
+}
 
 /**
  * Follows the plan through a bunch until it ends.
@@ -67,59 +100,9 @@ const NOISE_SEED = 4_001;
 export function searchSignals(
   bunch: GeneratedBunch,
   needs: readonly Need[],
-  given: { readonly seed: number; readonly alone?: boolean; readonly until?: Until },
+  given: Parameters<typeof searchSteps>[2],
 ): BunchSearch {
-  const car = benchCar({ battery: bunch.battery, circuits: [], wires: bunch.wires });
-  const random = seededRandom(given.seed + NOISE_SEED);
-  const sought = soughtBy(needs);
-  const sources = bunch.wires.map(({ id }): ProbeSource => ({
-    ...{ kind: 'wire', id, name: id, legend: undefined },
-    ...{ fitted: true, tappable: true, logged: undefined, sought },
-  }));
-  const readings: Reading[] = [];
-  const visits: Visit[] = [];
-  let state: VehicleState = PARKED;
-  let clip: 'ground' | 'constant' = 'ground';
-  let seconds = 0;
-  const adviseOn = newAdviser();
-  for (let count = 0; count < MOST_VISITS; count += 1) {
-    const advice = adviseOn({
-      ...{ sources, readings, state, needs, clip },
-      alone: given.alone === true,
-      on: readings.at(-1)?.sourceId,
-      until: given.until ?? 'role',
-    });
-    if (advice.next.kind !== 'visit') return { advice, seconds, visits };
-    const { visit } = advice.next;
-    visits.push(visit);
-    seconds +=
-      visit.state.asleep && !state.asleep ? visit.seconds - WORK_SECONDS.sleep : visit.seconds;
-    ({ state } = visit);
-    clip = visit.clip ?? 'ground';
-    for (const sourceId of visit.sourceIds)
-      readings.push({
-        id: `r${readings.length}`,
-        ...{ sourceId, state, contact: undefined },
-        value: shown(car, visit, { sourceId, random }),
-        ...(clip === 'constant' ? { clip } : {}),
-      });
-  }
-  throw new Error(`The search has not ended after ${MOST_VISITS} visits`);
-}
-
-function shown(
-  car: BenchCar,
-  { state, instrument, clip }: Visit,
-  at: { readonly sourceId: string; readonly random: () => number },
-): ReadingValue {
-  if (instrument === 'ohmmeter') {
-    const shows = ohmmeterShows(car, { pointId: at.sourceId, state });
-    return { kind: 'ohms', ohm: shows.kind === 'ohms' ? shows.ohm : null };
-  }
-  const touch = { pointId: at.sourceId, state };
-  return clip === 'constant'
-    ? meterShows(car, { ...touch, clip: { to: 'battery', ohm: 0.05 } }, at.random)
-    : meterShows(car, touch, at.random);
+  return endOf(searchSteps(bunch, needs, given));
 }
 
 /** States that a signal is looked for in by hand: with it, and at rest. */

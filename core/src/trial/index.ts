@@ -18,7 +18,18 @@ export { LEGEND_SECONDS, sourcesOf, trialCar } from './trialCar';
 export type { Effort, TrialCar } from './trialCar';
 export { SIGNALS, bunchOf, searchBunch } from './signalTrial';
 export type { Signal } from './signalTrial';
-export { lockKindFound, needsFor, scoreBunch, searchSignals, secondsByHand } from './bunchTrial';
+export {
+  lockKindFound,
+  needsFor,
+  scoreBunch,
+  searchSignals,
+  searchSteps,
+  secondsByHand,
+} from './bunchTrial';
 export type { BunchScore, BunchSearch } from './bunchTrial';
 export { searchFault, setFault } from './faultTrial';
 export type { FaultSearch, SetFault } from './faultTrial';
+export { bunchBench } from './bunchBench';
+export type { BunchBench, BunchHarm, BunchInstrument } from './bunchBench';
+export { JOINT_CHOICES, choiceOf, jointFor, jointOutcome } from './joints';
+export type { JoinedLead, JointChoice, JointOutcome } from './joints';

@@ -163,7 +163,8 @@ function toGround(by: SwitchedBy, random: () => number): BenchWireKind {
   };
 }
 
-function lockWires(kind: LockKind, random: () => number): DrawnWire[] {
+/** The wires by which a car of a kind carries lock and unlock; none where data alone do. */
+export function lockWires(kind: LockKind, random: () => number): DrawnWire[] {
   if (kind === 'data') return [];
   if (kind === 'multiplex')
     return [{ carries: ['lock', 'unlock'], behind: { is: 'lockResistive' } }];
