@@ -1,7 +1,13 @@
-import type { HarnessQuality, LegendQuality } from '@lucky-thread/core/bench';
-import { generateHarness, generateVehicle } from '@lucky-thread/core/bench';
+import type { HarnessQuality, LegendQuality, PracticeBunch } from '@lucky-thread/core/bench';
+import { generateHarness, generateVehicle, practiceBunch } from '@lucky-thread/core/bench';
 import type { Need } from '@lucky-thread/core/identify';
-import { planHarnessSteps, planSteps, trialCar, harnessTrial } from '@lucky-thread/core/trial';
+import {
+  harnessTrial,
+  planHarnessSteps,
+  planSteps,
+  searchSteps,
+  trialCar,
+} from '@lucky-thread/core/trial';
 
 /** What the plan would have taken on a practice car. */
 export interface PlanTaken {
@@ -17,7 +23,13 @@ export type PracticeCar =
       readonly quality: LegendQuality;
       readonly needs: readonly Need[];
     }
-  | { readonly kind: 'harness'; readonly seed: number; readonly quality: HarnessQuality };
+  | { readonly kind: 'harness'; readonly seed: number; readonly quality: HarnessQuality }
+  | {
+      readonly kind: 'signals';
+      readonly seed: number;
+      readonly bunch: PracticeBunch;
+      readonly needs: readonly Need[];
+    };
 
 /**
  * Follows the plan on a practice car from beginning to end; undefined when it was called off.
@@ -28,19 +40,48 @@ export async function practiseByPlan(
   car: PracticeCar,
   onStep: (actions: number) => boolean | Promise<boolean>,
 ): Promise<PlanTaken | undefined> {
-  const trial =
-    car.kind === 'panel'
-      ? trialCar(generateVehicle(car.seed, car.quality), { seed: car.seed, instrument: 'both' })
-      : harnessTrial(generateHarness(car.seed, car.quality), car.seed);
-  const steps =
-    car.kind === 'panel'
-      ? planSteps(trial as ReturnType<typeof trialCar>, car.needs)
-      : planHarnessSteps(trial as ReturnType<typeof harnessTrial>);
+  const { steps, taken } = planOn(car);
   let actions = 0;
   for (let step = steps.next(); step.done !== true; step = steps.next()) {
     actions += 1;
     if (!(await onStep(actions))) return undefined;
   }
+  return taken();
+}
+
+/** The plan on a car, step by step, and what it has taken so far. */
+function planOn(car: PracticeCar): {
+  readonly steps: Iterator<unknown, unknown, undefined>;
+  readonly taken: () => PlanTaken;
+} {
+  switch (car.kind) {
+    case 'panel': {
+      const trial = trialCar(generateVehicle(car.seed, car.quality), {
+        ...{ seed: car.seed, instrument: 'both' },
+      });
+      return { steps: planSteps(trial, car.needs), taken: () => takenIn(trial) };
+    }
+    case 'harness': {
+      const trial = harnessTrial(generateHarness(car.seed, car.quality), car.seed);
+      return { steps: planHarnessSteps(trial), taken: () => takenIn(trial) };
+    }
+    case 'signals': {
+      const search = searchSteps(practiceBunch(car.bunch, car.seed), car.needs, { seed: car.seed });
+      let [seconds, probes] = [0, 0];
+      const steps = (function* () {
+        for (let step = search.next(); ; step = search.next()) {
+          ({ seconds } = step.value);
+          probes = step.value.visits.reduce((sum, visit) => sum + visit.sourceIds.length, 0);
+          if (step.done === true) return;
+          yield;
+        }
+      })();
+      return { steps, taken: () => ({ seconds: Math.round(seconds), probes }) };
+    }
+  }
+}
+
+function takenIn(trial: { readonly effort: () => PlanTaken }): PlanTaken {
   const { seconds, probes } = trial.effort();
   return { seconds, probes };
 }

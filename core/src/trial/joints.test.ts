@@ -1,19 +1,15 @@
 import fc from 'fast-check';
 import type { BenchWireKind, GeneratedBunch } from '../bench';
 import { benchCar, generateBunch, practiceBunch, PRACTICE_BUNCHES } from '../bench';
-import type { JoinedLead } from './joints';
-import { JOINT_CHOICES, choiceOf, jointFor, jointOutcome } from './joints';
+import type { JoinedLead, JointChoice } from './joints';
+import { choiceOf, jointFor, jointOutcome } from './joints';
 
 const BATTERY = { restV: 12.6, internalOhm: 0.009, crankingA: 180, chargingV: 14.2 };
 const GIVES_GROUND: JoinedLead = { direction: 'out', polarity: 'ground', standsA: 0.25 };
 const GIVES_PLUS: JoinedLead = { direction: 'out', polarity: 'plus', standsA: 10 };
 const LISTENS: JoinedLead = { direction: 'in', polarity: 'ground', standsA: 0 };
 
-function outcome(
-  behind: BenchWireKind,
-  lead: JoinedLead,
-  choice: (typeof JOINT_CHOICES)[number] = 'itself',
-) {
+function outcome(behind: BenchWireKind, lead: JoinedLead, choice: JointChoice = 'itself') {
   const bunch: GeneratedBunch = {
     ...{ wires: [{ id: 'W1', behind }], battery: BATTERY, carries: new Map() },
     lockKind: 'negative',

@@ -7,8 +7,10 @@ import { Screen } from '../../ui/Screen';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import { HarnessPracticeScreen } from './HarnessPracticeScreen';
+import type { Level } from './levels';
 import { LEVELS } from './levels';
 import { PanelPracticeScreen } from './PanelPracticeScreen';
+import { SignalPracticeScreen } from './SignalPracticeScreen';
 
 /** Cars are drawn by number, so that two people can practise on the same one. */
 const LARGEST_NUMBER = 99_999;
@@ -27,11 +29,7 @@ export function BenchScreen() {
       onLeave: () => setRunning(false),
       onAnother: () => setText(String((number % LARGEST_NUMBER) + 1)),
     };
-    return level.kind === 'panel' ? (
-      <PanelPracticeScreen key={`${level.id} ${number}`} level={level} {...common} />
-    ) : (
-      <HarnessPracticeScreen key={`${level.id} ${number}`} level={level} {...common} />
-    );
+    return <Practice key={`${level.id} ${number}`} level={level} {...common} />;
   }
   return (
     <Screen
@@ -74,4 +72,23 @@ export function BenchScreen() {
       />
     </Screen>
   );
+}
+
+function Practice({
+  level,
+  ...common
+}: {
+  readonly level: Level;
+  readonly seed: number;
+  readonly onLeave: () => void;
+  readonly onAnother: () => void;
+}) {
+  switch (level.kind) {
+    case 'panel':
+      return <PanelPracticeScreen level={level} {...common} />;
+    case 'harness':
+      return <HarnessPracticeScreen level={level} {...common} />;
+    case 'signals':
+      return <SignalPracticeScreen level={level} {...common} />;
+  }
 }

@@ -77,9 +77,10 @@ it('judges a bunch by what every wire was named', () => {
   expect(lines.map((line) => line.text).join()).toMatch(/9 V met.*Never read with everything on/);
 });
 
-it('has levels from a labelled panel to a faded harness', () => {
-  expect(LEVELS.map((level) => level.kind)).toEqual(expect.arrayContaining(['panel', 'harness']));
-  expect(LEVELS.at(-1)?.id).toBe('faded');
+it('has levels from a labelled panel over cut wires to a whole remote starter', () => {
+  expect([...new Set(LEVELS.map((level) => level.kind))]).toEqual(['panel', 'harness', 'signals']);
+  expect(new Set(LEVELS.map(({ id }) => id)).size).toBe(LEVELS.length);
+  expect(LEVELS.at(-1)?.id).toBe('starter');
 });
 
 describe('a row of ratings', () => {

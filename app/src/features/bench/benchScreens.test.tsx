@@ -1,5 +1,5 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
-import { generateHarness, generateVehicle } from '@lucky-thread/core/bench';
+import { generateHarness, generateVehicle, practiceBunch } from '@lucky-thread/core/bench';
 import { readLabel } from '@lucky-thread/core/identify';
 import { roleOfTruth } from '@lucky-thread/core/trial';
 import { renderInApp } from '../../testing/render';
@@ -57,7 +57,7 @@ describe('the bench', () => {
     expect(screen.queryByTestId('practice')).toBeNull();
   });
 
-  it('offers its levels from a labelled panel to a faded harness', () => {
+  it('offers every one of its levels', () => {
     renderInApp(<BenchScreen />);
     for (const level of LEVELS) expect(screen.getByTestId(`level-${level.id}`)).toBeTruthy();
   });
@@ -151,5 +151,57 @@ describe('practice on a bunch of cut wires', () => {
     await practise('harness');
     await press('help');
     expect(screen.getByTestId('next')).toHaveTextContent(/every wire in turn/);
+  });
+});
+
+describe('practice on signals', () => {
+  const LOCKS = practiceBunch('locks', NUMBER);
+
+  it('takes a wire and a joint for a lead, and judges both at the end', async () => {
+    await practise('locks');
+    const [wire = ''] = LOCKS.carries.get('door') ?? [];
+    expect(screen.getByTestId('take-door')).toBeDisabled();
+    await press(`slot-${wire}`, 'take-door');
+    expect(screen.getByTestId('lead-door')).toHaveTextContent(new RegExp(`Door switch: ${wire}`));
+    expect(screen.getByTestId(`slot-${wire}`)).toHaveTextContent(/Door switch/);
+    await press('joint-door-relay', 'finish');
+    expect(screen.getByText(/^✕ 1 of 3 leads/)).toBeTruthy();
+    expect(
+      screen.getByText(/^✕ Door switch onto .* does not do it\. Right: as it is/),
+    ).toBeTruthy();
+  });
+
+  it('forgets the joint where the wire is said not to be here', async () => {
+    await practise('locks');
+    await press(`slot-${LOCKS.wires[0]?.id ?? ''}`, 'take-lock', 'joint-lock-itself');
+    await press('absent-lock');
+    expect(screen.queryByTestId('joint-lock-itself')).toBeNull();
+    expect(screen.getByTestId('lead-lock')).toHaveTextContent(/Lock: not here/);
+  });
+
+  it('reads by what is in hand, from where the clip sits, and counts what it takes', async () => {
+    await practise('column');
+    await press('slot-W1', 'touch-meter', 'clip-constant', 'touch-meter', 'touch-ohmmeter');
+    expect(screen.getByTestId('readings')).toHaveTextContent(/V.*V.*(Ω|continuity)/);
+    expect(screen.getByTestId('practice-seconds')).toHaveTextContent(/3 readings/);
+  });
+
+  it('gives the plan’s next look when asked, and its time at the end', async () => {
+    await practise('column');
+    await press('help');
+    expect(screen.getByTestId('next')).toHaveTextContent(/touch|probe/i);
+    await press('finish');
+    await waitFor(() =>
+      expect(screen.getByTestId('plan-time')).toHaveTextContent(/^The plan: [1-9]\d* s, \d+ read/),
+    );
+  });
+
+  it('asks what must stop a remote start, on its level alone', async () => {
+    await practise('column');
+    expect(screen.queryByTestId('hand-over')).toBeNull();
+    await press('finish', 'levels', 'level-starter', 'start-practice');
+    expect(screen.getByTestId('hand-over-brake')).toHaveTextContent(/press the brake/);
+    await press('must-brake-It must stop at once.', 'finish');
+    expect(screen.getByText(/^✕ 1 of 8 tests before hand-over/)).toBeTruthy();
   });
 });

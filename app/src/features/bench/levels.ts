@@ -6,6 +6,8 @@ import {
   USUAL_LEGENDS,
 } from '@lucky-thread/core/bench';
 import type { Need } from '@lucky-thread/core/identify';
+import type { SignalLevel } from './signalLevels';
+import { SIGNAL_LEVELS } from './signalLevels';
 
 /** One level of the bench. */
 export type Level = {
@@ -15,6 +17,7 @@ export type Level = {
 } & (
   | { readonly kind: 'panel'; readonly quality: LegendQuality; readonly needs: readonly Need[] }
   | { readonly kind: 'harness'; readonly quality: HarnessQuality }
+  | SignalLevel
 );
 
 const MEMORY: Need = { id: 'memory', role: 'constant' };
@@ -28,7 +31,7 @@ export const NEED_WORDS: Readonly<Record<string, string>> = {
   steady: 'Steady: with the key, held through cranking',
 };
 
-/** From a labelled panel to a cut harness with faded colours. */
+/** From a labelled panel to a cut harness with faded colours, and from the key’s wires to a whole remote starter. */
 export const LEVELS: readonly Level[] = [
   {
     id: 'labelled',
@@ -67,5 +70,35 @@ export const LEVELS: readonly Level[] = [
     title: 'A faded harness',
     text: 'Somebody was in here before, and the colours have faded.',
     quality: FADED_HARNESS,
+  },
+  {
+    ...SIGNAL_LEVELS.column,
+    id: 'column',
+    title: 'Under the column',
+    text: 'The key’s wires lie bare. Find the constant, the ignition that holds, the accessory and the starter.',
+  },
+  {
+    ...SIGNAL_LEVELS.locks,
+    id: 'locks',
+    title: 'Door locks of every kind',
+    text: 'To ground, to plus, a motor that rests on ground, a ladder, or data alone: tell which, and join to it.',
+  },
+  {
+    ...SIGNAL_LEVELS.plug,
+    id: 'plug',
+    title: 'A radio plug with something missing',
+    text: 'Ground or accessory was left out of it. Say which, and what lights the display.',
+  },
+  {
+    ...SIGNAL_LEVELS.screen,
+    id: 'screen',
+    title: 'Reverse and parking brake',
+    text: 'A set with a screen wants both, beside its supplies.',
+  },
+  {
+    ...SIGNAL_LEVELS.starter,
+    id: 'starter',
+    title: 'A remote starter, to the hand-over',
+    text: 'Eleven leads and a bunch of twenty wires; some leads have none. At the end, what must stop it.',
   },
 ];
