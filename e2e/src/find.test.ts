@@ -169,5 +169,16 @@ it('practises on the bench and hears what was missed', async () => {
   await visitor.see('next');
   await noFaults();
   await visitor.touch('finish');
-  await visitor.textIs('practice-report', /wires named rightly/);
+  await visitor.textIs('practice-report', /wires named rightly/);  await visitor.touch('levels');
+  await visitor.touch('level-locks');
+  await visitor.touch('start-practice');
+  await visitor.touch('slot-W1');
+  await visitor.touch('touch-meter');
+  await visitor.touch('take-lock');
+  await visitor.touch('joint-lock-itself');
+  await noFaults();
+  await visitor.touch('finish');
+  await visitor.textIs('practice-report', /leads found their wire/);
+  await visitor.textIs('plan-time', /The plan: \d+ s/);
+  await noFaults();
 });

@@ -2,22 +2,35 @@ import type { FindAdvice } from '@lucky-thread/core/identify';
 import { describeValue } from '@lucky-thread/core/identify/reading';
 import { describeState } from '@lucky-thread/core/vehicle';
 import type { BunchBench, BunchInstrument } from '@lucky-thread/core/trial';
-import { StyleSheet, View } from 'react-native';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
-import { Choice } from '../../ui/Choice';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
+import type { PracticeLead } from './signalLevels';
+
+/** So many readings of a wire are repeated beside the last one. */
+const MOST_BEFORE = 3;
+
+/** A wire in hand, and what is done with it. */
+interface InHand {
+  readonly bench: BunchBench;
+  readonly wireId: string;
+  readonly leads: readonly PracticeLead[];
+  readonly onAct: (action: (bench: BunchBench) => void) => void;
+  /** The wire is taken for a lead. */
+  readonly onTake: (leadId: string) => void;
+}
 
 /** The plan when asked for, the instruments at the wire in hand, and the work so far. */
-export function SignalDock(props: {
-  readonly bench: BunchBench;
-  readonly wireId: string | undefined;
-  readonly advice: FindAdvice | undefined;
-  readonly onAct: (action: (bench: BunchBench) => void) => void;
-}) {
-  const { bench, wireId, advice, onAct } = props;
+export function SignalDock(
+  props: Omit<InHand, 'wireId'> & {
+    readonly wireId: string | undefined;
+    readonly advice: FindAdvice | undefined;
+  },
+) {
+  const { bench, wireId, advice } = props;
   const { seconds, probes } = bench.effort();
   return (
     <>
@@ -34,7 +47,7 @@ export function SignalDock(props: {
       {wireId === undefined ? (
         <Words soft>Touch a wire of the bunch.</Words>
       ) : (
-        <Instruments bench={bench} wireId={wireId} onAct={onAct} />
+        <Instruments {...props} wireId={wireId} />
       )}
       <Words kind="small" soft testID="practice-seconds">
         {`${seconds} s of work so far, ${probes} readings.`}
@@ -43,20 +56,16 @@ export function SignalDock(props: {
   );
 }
 
-const INSTRUMENTS: readonly (readonly [by: BunchInstrument, label: string])[] = [
-  ['meter', 'Meter'],
-  ['ohmmeter', 'Ohms to ground'],
-  ['lamp', 'Test lamp'],
+const INSTRUMENTS: readonly (readonly [by: BunchInstrument, label: string, spoken: string])[] = [
+  ['meter', 'Meter', 'Touch with the meter'],
+  ['ohmmeter', 'Ohms', 'Ohms to ground'],
+  ['lamp', 'Lamp', 'Touch with the test lamp'],
 ];
 
-function Instruments(props: {
-  readonly bench: BunchBench;
-  readonly wireId: string;
-  readonly onAct: (action: (bench: BunchBench) => void) => void;
-}) {
-  const { bench, wireId, onAct } = props;
+function Instruments({ bench, wireId, leads, onAct, onTake }: InHand) {
   const own = bench.readings.filter((one) => one.sourceId === wireId);
   const last = own.at(-1);
+  const isOnGround = bench.clip() === 'ground';
   return (
     <Card testID="wire-bench">
       <View style={styles.row}>
@@ -69,37 +78,46 @@ function Instruments(props: {
           </Words>
         )}
       </View>
+      {own.length > 1 && (
+        <Words kind="small" soft testID="readings">
+          {`Before: ${own
+            .slice(0, -1)
+            .map(({ value, state }) => `${describeValue(value)}, ${describeState(state)}`)
+            .slice(-MOST_BEFORE)
+            .join('; ')}.`}
+        </Words>
+      )}
       <View style={styles.row}>
-        {INSTRUMENTS.map(([by, label]) => (
+        {INSTRUMENTS.map(([by, label, spoken]) => (
           <ActionButton
             key={by}
-            label={label}
-            testID={`touch-${by}`}
+            {...{ label, spoken: `${label}: ${spoken}`, testID: `touch-${by}` }}
             style={styles.even}
             onPress={() => onAct((one) => one.probe(wireId, by))}
           />
         ))}
+        <ActionButton
+          label={isOnGround ? 'Clip: ground' : 'Clip: plus'}
+          spoken={isOnGround ? 'Clip: ground; put it on plus' : 'Clip: plus; put it on ground'}
+          testID="clip"
+          style={styles.even}
+          onPress={() => onAct((one) => one.clipTo(isOnGround ? 'constant' : 'ground'))}
+        />
       </View>
-      <Choice
-        label="Where the other end sits"
-        testID="clip"
-        even
-        options={[
-          { value: 'ground', label: 'Clip on ground' },
-          { value: 'constant', label: 'Clip on plus' },
-        ]}
-        value={bench.clip()}
-        onChange={(to) => onAct((one) => one.clipTo(to))}
-      />
-      {own.length > 1 && (
-        <View role="list" aria-label={`Readings of ${wireId}`} testID="readings">
-          {own.map(({ id, value, state }) => (
+      <ScrollView horizontal role="list" aria-label={`What ${wireId} is for`}>
+        <View style={styles.row}>
+          {leads.map(({ id, name }) => (
             <View role="listitem" key={id}>
-              <Words kind="small">{`${describeValue(value)}, ${describeState(state)}`}</Words>
+              <ActionButton
+                label={name}
+                spoken={`${name}: take ${wireId}`}
+                testID={`take-${id}`}
+                onPress={() => onTake(id)}
+              />
             </View>
           ))}
         </View>
-      )}
+      </ScrollView>
     </Card>
   );
 }

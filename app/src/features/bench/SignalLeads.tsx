@@ -13,8 +13,6 @@ import { JOINT_WORDS, NOT_HERE, testsOf } from './signalPractice';
 export function SignalLeads(props: {
   readonly leads: readonly PracticeLead[];
   readonly answers: SignalAnswers;
-  /** The wire in hand. */
-  readonly wireId: string | undefined;
   readonly onAnswer: (leadId: string, answer: SignalAnswer) => void;
 }) {
   return (
@@ -24,7 +22,6 @@ export function SignalLeads(props: {
           <LeadCard
             lead={lead}
             answer={props.answers.leads[lead.id] ?? {}}
-            wireId={props.wireId}
             onAnswer={(answer) => props.onAnswer(lead.id, answer)}
           />
         </View>
@@ -36,35 +33,26 @@ export function SignalLeads(props: {
 function LeadCard(props: {
   readonly lead: PracticeLead;
   readonly answer: SignalAnswer;
-  readonly wireId: string | undefined;
   readonly onAnswer: (answer: SignalAnswer) => void;
 }) {
-  const { lead, answer, wireId, onAnswer } = props;
+  const { lead, answer, onAnswer } = props;
   const isThere = answer.wireId !== undefined && answer.wireId !== NOT_HERE;
   return (
     <Card testID={`lead-${lead.id}`}>
-      <Words kind="heading">
-        {`${lead.name}${answer.wireId === undefined ? '' : `: ${answer.wireId}`}`}
-      </Words>
-      <Words kind="small" soft>
-        {lead.text}
-      </Words>
       <View style={styles.row}>
-        <ActionButton
-          label={wireId === undefined ? 'Take a wire' : `Take ${wireId}`}
-          spoken={`${lead.name}: take ${wireId ?? 'the wire in hand'}`}
-          testID={`take-${lead.id}`}
-          style={styles.even}
-          disabled={wireId === undefined}
-          onPress={() => {
-            if (wireId !== undefined) onAnswer({ ...answer, wireId });
-          }}
-        />
+        <View style={styles.even}>
+          <Words kind="heading">
+            {`${lead.name}${answer.wireId === undefined ? '' : `: ${answer.wireId}`}`}
+          </Words>
+          <Words kind="small" soft>
+            {lead.text}
+          </Words>
+        </View>
         <ActionButton
           label="Not here"
           spoken={`${lead.name}: not here`}
           testID={`absent-${lead.id}`}
-          style={styles.even}
+          disabled={answer.wireId === NOT_HERE}
           onPress={() => onAnswer({ wireId: NOT_HERE })}
         />
       </View>
@@ -115,6 +103,6 @@ export function HandOverQuestions(props: {
 
 const styles = StyleSheet.create({
   stack: { gap: SPACE.s },
-  row: { flexDirection: 'row', gap: SPACE.xs },
-  even: { flex: 1, paddingHorizontal: 2 },
+  row: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
+  even: { flex: 1 },
 });

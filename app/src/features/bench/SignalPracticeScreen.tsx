@@ -1,13 +1,15 @@
-import { practiceBunch } from '@lucky-thread/core/bench';
+import type { GeneratedBunch } from '@lucky-thread/core/bench';
+import { practiceBunch, seededRandom } from '@lucky-thread/core/bench';
 import type { FindAdvice, FindSession, Reading } from '@lucky-thread/core/identify';
 import { soughtBy } from '@lucky-thread/core/identify';
 import type { BunchBench } from '@lucky-thread/core/trial';
 import { bunchBench } from '@lucky-thread/core/trial';
 import type { VehicleState } from '@lucky-thread/core/vehicle';
-import { nextState } from '@lucky-thread/core/vehicle';
+import { WIRE_COLOURS, nextState } from '@lucky-thread/core/vehicle';
 import { useMemo, useState } from 'react';
 import { StateSwitches } from '../../instruments/StateSwitches';
 import { WireStrip } from '../../panel/WireStrip';
+import { useWide } from '../../ui/Screen';
 import { WithDock } from '../../ui/WithDock';
 import { askPlanner } from '../../workers/planner';
 import { useAnswer } from '../../workers/useAnswer';
@@ -17,7 +19,7 @@ import { PracticeReport } from './PracticeReport';
 import { SignalDock } from './SignalDock';
 import { HandOverQuestions, SignalLeads } from './SignalLeads';
 import { needsOf } from './signalLevels';
-import type { SignalAnswers } from './signalPractice';
+import type { SignalAnswer, SignalAnswers } from './signalPractice';
 import { NO_ANSWERS, signalReport } from './signalPractice';
 
 /** Props of {@link SignalPracticeScreen}. */
@@ -35,42 +37,69 @@ interface Seen {
   readonly clip: 'ground' | 'constant';
 }
 
-/** Practice on signals: a wire for every lead of a device, and how it is joined. */
-export function SignalPracticeScreen(props: SignalPracticeProps) {
-  const { level, seed } = props;
+/** A bunch on the bench, what was seen at it, and what the trainee made of it. */
+function useSignalPractice({ level, seed }: SignalPracticeProps) {
   const [made] = useState(() => {
     const bunch = practiceBunch(level.bunch, seed);
-    return { bunch, bench: bunchBench(bunch, seed) };
+    return { bunch, bench: bunchBench(bunch, seed), wires: coloured(bunch, seed) };
   });
   const [seen, setSeen] = useState(() => seenAt(made.bench));
   const [answers, setAnswers] = useState(NO_ANSWERS);
+  return {
+    ...made,
+    seen,
+    answers,
+    act: (action: (bench: BunchBench) => void): void => {
+      action(made.bench);
+      setSeen(seenAt(made.bench));
+    },
+    answer: (id: string, one: SignalAnswer): void =>
+      setAnswers((now) => ({ ...now, leads: { ...now.leads, [id]: one } })),
+    answerTest: (id: string, must: string): void =>
+      setAnswers((now) => ({ ...now, handOver: { ...now.handOver, [id]: must } })),
+  };
+}
+
+/** Practice on signals: a wire for every lead of a device, and how it is joined. */
+export function SignalPracticeScreen(props: SignalPracticeProps) {
+  const { level, seed } = props;
+  const practice = useSignalPractice(props);
+  const { bunch, bench, seen, answers } = practice;
   const [wireId, setWireId] = useState<string>();
   const [helped, setHelped] = useState(false);
   const [finished, setFinished] = useState(false);
-  const advice = useAdvice(made.bunch.wires, level, seen);
-  const act = (action: (bench: BunchBench) => void): void => {
-    action(made.bench);
-    setSeen(seenAt(made.bench));
-  };
-  if (finished)
+  const wide = useWide();
+  const advice = useAdvice(bunch.wires, level, seen);
+  if (finished) {
+    const { seconds, probes, harm } = bench.effort();
     return (
       <PracticeReport
-        lines={signalReport(made.bunch, level, {
-          ...{ car: made.bench.car, answers, harm: made.bench.effort().harm },
-        })}
-        seconds={made.bench.effort().seconds}
-        probes={made.bench.effort().probes}
+        lines={signalReport(bunch, level, { car: bench.car, answers, harm })}
+        {...{ seconds, probes }}
         car={{ kind: 'signals', seed, bunch: level.bunch, needs: needsOf(level) }}
         onBack={() => setFinished(false)}
         onAnother={props.onAnother}
         onLeave={props.onLeave}
       />
     );
+  }
   const shown = helped ? advice : undefined;
+  const dock = (
+    <SignalDock
+      {...{ bench, wireId, leads: level.leads, advice: shown, onAct: practice.act }}
+      onTake={(id) => practice.answer(id, { ...answers.leads[id], wireId })}
+    />
+  );
+  const questions = <Questions level={level} practice={practice} />;
   return (
     <WithDock
       testID="practice"
-      dock={<SignalDock bench={made.bench} wireId={wireId} advice={shown} onAct={act} />}
+      dock={
+        <>
+          {dock}
+          {wide && questions}
+        </>
+      }
     >
       <PracticeHead
         title={level.title}
@@ -80,32 +109,44 @@ export function SignalPracticeScreen(props: SignalPracticeProps) {
       />
       <StateSwitches
         state={seen.state}
-        onChange={(change) => act((bench) => bench.go(nextState(bench.state(), change)))}
+        onChange={(change) => practice.act((one) => one.go(nextState(one.state(), change)))}
       />
       <PracticeWires
-        ids={made.bunch.wires.map(({ id }) => id)}
+        {...{ wires: practice.wires, advice: shown, wireId, onWire: setWireId }}
         names={namesIn(level, answers)}
-        advice={shown}
-        wireId={wireId}
-        onWire={setWireId}
       />
-      <SignalLeads
-        leads={level.leads}
-        answers={answers}
-        wireId={wireId}
-        onAnswer={(id, answer) =>
-          setAnswers({ ...answers, leads: { ...answers.leads, [id]: answer } })
-        }
-      />
-      <HandOverQuestions
-        level={level}
-        answers={answers}
-        onAnswer={(id, must) =>
-          setAnswers({ ...answers, handOver: { ...answers.handOver, [id]: must } })
-        }
-      />
+      {!wide && questions}
     </WithDock>
   );
+}
+
+function Questions(props: {
+  readonly level: SignalPracticeProps['level'];
+  readonly practice: ReturnType<typeof useSignalPractice>;
+}) {
+  const { level, practice } = props;
+  const { answers, answer, answerTest } = practice;
+  return (
+    <>
+      <SignalLeads {...{ leads: level.leads, answers, onAnswer: answer }} />
+      <HandOverQuestions {...{ level, answers, onAnswer: answerTest }} />
+    </>
+  );
+}
+
+const COLOURS = Object.keys(WIRE_COLOURS);
+
+/** Colours by chance: of these, none is a proof of anything. */
+function coloured(
+  { wires }: GeneratedBunch,
+  seed: number,
+): readonly { readonly id: string; readonly colour: string }[] {
+  const random = seededRandom(seed);
+  const drawn = (): string => COLOURS[Math.floor(COLOURS.length * random())] ?? 'BK';
+  return wires.map(({ id }) => {
+    const [base, stripe] = [drawn(), drawn()];
+    return { id, colour: base === stripe ? base : `${base}/${stripe}` };
+  });
 }
 
 function seenAt(bench: BunchBench): Seen {
@@ -127,7 +168,7 @@ function namesIn(
 }
 
 function PracticeWires(props: {
-  readonly ids: readonly string[];
+  readonly wires: readonly { readonly id: string; readonly colour: string }[];
   readonly names: ReadonlyMap<string, string>;
   readonly advice: FindAdvice | undefined;
   readonly wireId: string | undefined;
@@ -138,9 +179,10 @@ function PracticeWires(props: {
   return (
     <WireStrip
       name="Wires of the bunch"
-      wires={props.ids.map((id) => {
+      wires={props.wires.map(({ id, colour }) => {
         const name = props.names.get(id);
-        return { kind: 'wire' as const, id, name: name === undefined ? id : `${id} · ${name}` };
+        const title = name === undefined ? id : `${id} · ${name}`;
+        return { kind: 'wire' as const, id, colour, name: title };
       })}
       verdicts={new Map(advice?.verdicts.map((one) => [one.sourceId, one]) ?? [])}
       selectedId={props.wireId}

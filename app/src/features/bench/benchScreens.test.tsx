@@ -160,7 +160,7 @@ describe('practice on signals', () => {
   it('takes a wire and a joint for a lead, and judges both at the end', async () => {
     await practise('locks');
     const [wire = ''] = LOCKS.carries.get('door') ?? [];
-    expect(screen.getByTestId('take-door')).toBeDisabled();
+    expect(screen.queryByTestId('take-door')).toBeNull();
     await press(`slot-${wire}`, 'take-door');
     expect(screen.getByTestId('lead-door')).toHaveTextContent(new RegExp(`Door switch: ${wire}`));
     expect(screen.getByTestId(`slot-${wire}`)).toHaveTextContent(/Door switch/);
@@ -181,8 +181,8 @@ describe('practice on signals', () => {
 
   it('reads by what is in hand, from where the clip sits, and counts what it takes', async () => {
     await practise('column');
-    await press('slot-W1', 'touch-meter', 'clip-constant', 'touch-meter', 'touch-ohmmeter');
-    expect(screen.getByTestId('readings')).toHaveTextContent(/V.*V.*(Ω|continuity)/);
+    await press('slot-W1', 'touch-meter', 'clip', 'touch-meter', 'touch-ohmmeter');
+    expect(screen.getByTestId('readings')).toHaveTextContent(/V.*V/);
     expect(screen.getByTestId('practice-seconds')).toHaveTextContent(/3 readings/);
   });
 
@@ -202,6 +202,6 @@ describe('practice on signals', () => {
     await press('finish', 'levels', 'level-starter', 'start-practice');
     expect(screen.getByTestId('hand-over-brake')).toHaveTextContent(/press the brake/);
     await press('must-brake-It must stop at once.', 'finish');
-    expect(screen.getByText(/^✕ 1 of 8 tests before hand-over/)).toBeTruthy();
+    expect(screen.getByText(/^✕ 1 of 6 tests before hand-over/)).toBeTruthy();
   });
 });

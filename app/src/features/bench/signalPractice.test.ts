@@ -97,7 +97,7 @@ describe('the report of a practice on signals', () => {
       handOver: { ...answers.handOver, hood: 'It must stop by itself in the time that was set.' },
     });
     const [first] = lines.filter(({ good }) => !good);
-    expect(first?.text).toMatch(/^7 of 8 tests/);
+    expect(first?.text).toMatch(/^5 of 6 tests/);
   });
 
   it('tells what the instruments were put on', () => {

@@ -34,9 +34,10 @@ export const JOINT_WORDS: Record<JointChoice, string> = {
   module: 'A module, no joint',
 };
 
-/** The tests before hand-over of a level. */
+/** The tests before hand-over of a level that come to something the car does. */
 export function testsOf({ handOver }: SignalLevel): ReturnType<typeof handOverTests> {
-  return handOver === true ? handOverTests('remoteStart') : [];
+  if (handOver !== true) return [];
+  return handOverTests('remoteStart').filter(({ must }) => must.startsWith('It must '));
 }
 
 /** What was right about a bunch, what its joints would have burnt, and what the instruments did. */
