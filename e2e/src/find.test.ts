@@ -169,7 +169,8 @@ it('practises on the bench and hears what was missed', async () => {
   await visitor.see('next');
   await noFaults();
   await visitor.touch('finish');
-  await visitor.textIs('practice-report', /wires named rightly/);  await visitor.touch('levels');
+  await visitor.textIs('practice-report', /wires named rightly/);
+  await visitor.touch('levels');
   await visitor.touch('level-locks');
   await visitor.touch('start-practice');
   await visitor.touch('slot-W1');
@@ -181,4 +182,12 @@ it('practises on the bench and hears what was missed', async () => {
   await visitor.textIs('practice-report', /leads found their wire/);
   await visitor.textIs('plan-time', /The plan: \d+ s/);
   await noFaults();
+  await visitor.touch('levels');
+  await visitor.touch('level-fault');
+  await visitor.touch('start-practice');
+  await visitor.see('complaint');
+  await visitor.touch('help');
+  await noFaults();
+  await visitor.touch('finish');
+  await visitor.textIs('practice-report', /that was a guess/);
 });

@@ -1,11 +1,18 @@
 import type { HarnessQuality, LegendQuality, PracticeBunch } from '@lucky-thread/core/bench';
-import { generateHarness, generateVehicle, practiceBunch } from '@lucky-thread/core/bench';
+import {
+  generateHarness,
+  generateVehicle,
+  practiceBunch,
+  seededRandom,
+} from '@lucky-thread/core/bench';
 import type { Need } from '@lucky-thread/core/identify';
 import {
   harnessTrial,
   planHarnessSteps,
   planSteps,
+  searchFault,
   searchSteps,
+  setFault,
   trialCar,
 } from '@lucky-thread/core/trial';
 
@@ -29,7 +36,8 @@ export type PracticeCar =
       readonly seed: number;
       readonly bunch: PracticeBunch;
       readonly needs: readonly Need[];
-    };
+    }
+  | { readonly kind: 'fault'; readonly seed: number };
 
 /**
  * Follows the plan on a practice car from beginning to end; undefined when it was called off.
@@ -77,6 +85,12 @@ function planOn(car: PracticeCar): {
         }
       })();
       return { steps, taken: () => ({ seconds: Math.round(seconds), probes }) };
+    }
+    case 'fault': {
+      const random = seededRandom(car.seed);
+      const { seconds, checks } = searchFault(setFault(random), random, 'by information');
+      // A handful of checks: done before anybody could call it off.
+      return { steps: [].values(), taken: () => ({ seconds, probes: checks }) };
     }
   }
 }

@@ -121,7 +121,12 @@ export function searchFault(
 /** What a person sees, finds by tugging, or reads: now and then they miss it. */
 const EYES = 0.97;
 
-function outcomeOf(fault: SetFault, check: FaultCheckId, random: () => number): number {
+/**
+ * What a check of a set fault shows, by its place among the check's outcomes.
+ *
+ * @throws RangeError when the bench can't answer the check.
+ */
+export function outcomeOf(fault: SetFault, check: FaultCheckId, random: () => number): number {
   const { cause, lead } = fault;
   const seen = (is: boolean): number => (is && random() < EYES ? 1 : 0);
   const run = stateAt('run');

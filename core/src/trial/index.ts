@@ -27,7 +27,7 @@ export {
   secondsByHand,
 } from './bunchTrial';
 export type { BunchScore, BunchSearch } from './bunchTrial';
-export { searchFault, setFault } from './faultTrial';
+export { outcomeOf, searchFault, setFault } from './faultTrial';
 export type { FaultSearch, SetFault } from './faultTrial';
 export { bunchBench } from './bunchBench';
 export type { BunchBench, BunchHarm, BunchInstrument } from './bunchBench';

@@ -6,6 +6,7 @@ import { PickRow } from '../../ui/PickRow';
 import { Screen } from '../../ui/Screen';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
+import { FaultPracticeScreen } from './FaultPracticeScreen';
 import { HarnessPracticeScreen } from './HarnessPracticeScreen';
 import type { Level } from './levels';
 import { LEVELS } from './levels';
@@ -90,5 +91,7 @@ function Practice({
       return <HarnessPracticeScreen level={level} {...common} />;
     case 'signals':
       return <SignalPracticeScreen level={level} {...common} />;
+    case 'fault':
+      return <FaultPracticeScreen {...{ title: level.title, ...common }} />;
   }
 }

@@ -77,10 +77,12 @@ it('judges a bunch by what every wire was named', () => {
   expect(lines.map((line) => line.text).join()).toMatch(/9 V met.*Never read with everything on/);
 });
 
-it('has levels from a labelled panel over cut wires to a whole remote starter', () => {
-  expect([...new Set(LEVELS.map((level) => level.kind))]).toEqual(['panel', 'harness', 'signals']);
+it('has levels from a labelled panel over cut wires and a remote starter to a fault', () => {
+  expect([...new Set(LEVELS.map((level) => level.kind))]).toEqual([
+    ...['panel', 'harness', 'signals', 'fault'],
+  ]);
   expect(new Set(LEVELS.map(({ id }) => id)).size).toBe(LEVELS.length);
-  expect(LEVELS.at(-1)?.id).toBe('starter');
+  expect(LEVELS.at(-1)?.id).toBe('fault');
 });
 
 describe('a row of ratings', () => {

@@ -1,9 +1,11 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { generateHarness, generateVehicle, practiceBunch } from '@lucky-thread/core/bench';
 import { readLabel } from '@lucky-thread/core/identify';
+import { SYMPTOMS } from '@lucky-thread/core/prove/symptoms';
 import { roleOfTruth } from '@lucky-thread/core/trial';
 import { renderInApp } from '../../testing/render';
 import { BenchScreen } from './BenchScreen';
+import { startFault } from './faultPractice';
 import { LEVELS } from './levels';
 
 // The worker's work, done on the spot: what it computes is tested in the core.
@@ -203,5 +205,33 @@ describe('practice on signals', () => {
     expect(screen.getByTestId('hand-over-brake')).toHaveTextContent(/press the brake/);
     await press('must-brake-It must stop at once.', 'finish');
     expect(screen.getByText(/^✕ 1 of 6 tests before hand-over/)).toBeTruthy();
+  });
+});
+
+describe('practice on a fault', () => {
+  const { fault } = startFault(NUMBER);
+  const [first = 'tug'] = SYMPTOMS[fault.symptom].checks;
+
+  it('shows what a look shows, judges what was named, and times the plan', async () => {
+    await practise('fault');
+    expect(screen.getByTestId('complaint')).toHaveTextContent(
+      new RegExp(SYMPTOMS[fault.symptom].name),
+    );
+    await press(`do-${first}`);
+    expect(screen.getByTestId(`seen-${first}`)).toBeTruthy();
+    expect(screen.queryByTestId(`do-${first}`)).toBeNull();
+    expect(screen.getByTestId('practice-seconds')).toHaveTextContent(/^[1-9]\d* s of work.*1 look/);
+    await press(`cause-${fault.cause}`, 'finish');
+    expect(screen.getByText(/^✓ It is: /)).toBeTruthy();
+    await waitFor(() =>
+      expect(screen.getByTestId('plan-time')).toHaveTextContent(/^The plan: [1-9]\d* s/),
+    );
+  });
+
+  it('gives the next look and the suspects only when asked', async () => {
+    await practise('fault');
+    expect(screen.queryByTestId('next')).toBeNull();
+    await press('help');
+    expect(screen.getByTestId('next')).toHaveTextContent(/\d+ %: /);
   });
 });

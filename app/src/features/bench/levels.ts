@@ -18,6 +18,7 @@ export type Level = {
   | { readonly kind: 'panel'; readonly quality: LegendQuality; readonly needs: readonly Need[] }
   | { readonly kind: 'harness'; readonly quality: HarnessQuality }
   | SignalLevel
+  | { readonly kind: 'fault' }
 );
 
 const MEMORY: Need = { id: 'memory', role: 'constant' };
@@ -100,5 +101,11 @@ export const LEVELS: readonly Level[] = [
     id: 'starter',
     title: 'A remote starter, to the hand-over',
     text: 'Eleven leads and a bunch of twenty wires; some leads have none. At the end, what must stop it.',
+  },
+  {
+    kind: 'fault',
+    id: 'fault',
+    title: 'Something fitted does not work',
+    text: 'One fault is set in an added lead or behind it. Look in the order you like, and say what it is.',
   },
 ];
