@@ -185,7 +185,7 @@ describe('a session by the plan, on any car', () => {
     const needs = NEEDS.slice(0, 3);
     const secondsWith = (probability: number | undefined): number => {
       let seconds = 0;
-      for (let seed = 90_001; seed <= 90_040; seed += 1) {
+      for (let seed = 90_001; seed <= 90_016; seed += 1) {
         const vehicle = generateVehicle(seed, USUAL_LEGENDS);
         const log =
           probability === undefined

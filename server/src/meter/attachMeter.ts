@@ -37,6 +37,8 @@ export interface MeterParts {
 const PATH = /^\/api\/jobs\/([^/?]+)\/meter(\?.*)?$/;
 /** Longest message taken, bytes. */
 const MAX_PAYLOAD = 4096;
+/** A client that is told to go and does not is let go after this, ms. */
+const CLOSE_MS = 1000;
 /** Answers that may wait for a client to read them, bytes; one that never reads is let go. */
 const MOST_UNREAD = 64 * 1024;
 
@@ -49,7 +51,9 @@ export function attachMeter(
   connections: MeterConnections,
   parts: MeterParts,
 ): void {
-  const sockets = new WebSocketServer({ noServer: true, maxPayload: MAX_PAYLOAD });
+  const sockets = new WebSocketServer({
+    ...{ noServer: true, maxPayload: MAX_PAYLOAD, closeTimeout: CLOSE_MS },
+  });
   server.on('upgrade', (request, socket, head) => {
     // From here on the socket is ours alone: a reset without a listener would end the process.
     socket.on('error', () => socket.destroy());

@@ -71,12 +71,14 @@ describe('the meter’s socket stands', () => {
     ['not UTF-8', frame(1, Buffer.from([0xff, 0xfe, 0xc0]))],
     ['a ping longer than a ping may be', frame(9, Buffer.alloc(300))],
     ['binary', frame(2, Buffer.from('*IDN?'))],
-  ])('a frame that is %s: that connection alone ends', async (_what, bytes) => {
+  ])('a frame that is %s: that connection alone ends, soon', async (_what, bytes) => {
     const other = connect();
     await once(other, 'open');
     const socket = await opened();
+    const sent = performance.now();
     socket.write(bytes);
     await untilClosed(socket);
+    expect(performance.now() - sent).toBeLessThan(5000);
     expect(await answerTo(other, '*IDN?')).toContain('LUCKY THREAD');
     other.close();
     await once(other, 'close');

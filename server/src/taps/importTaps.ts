@@ -1,5 +1,5 @@
 import { screenSlot } from '@lucky-thread/core/choose';
-import type { Source } from '@lucky-thread/core/vehicle';
+import type { SlotSource, Source } from '@lucky-thread/core/vehicle';
 import { MOST_PROBLEMS } from '@lucky-thread/contract';
 import type { FieldProblem, ImportResult, TapCsvRow } from '@lucky-thread/contract';
 import { sourcesOf } from '@lucky-thread/work';
@@ -68,9 +68,20 @@ export function sourceProblem(
             : 'must be empty: only slots have two contacts',
       },
     ];
-  return source.kind === 'slot' && screenSlot(source).class === 'block'
+  return source.kind === 'slot' && isBlocked(source)
     ? [{ path, message: `${row.source} must not be tapped` }]
     : [];
+}
+
+const BLOCKED = new WeakMap<SlotSource, boolean>();
+
+/** Whether a slot must not be tapped; its legend is read once, however many rows name it. */
+function isBlocked(slot: SlotSource): boolean {
+  const known = BLOCKED.get(slot);
+  if (known !== undefined) return known;
+  const blocked = screenSlot(slot).class === 'block';
+  BLOCKED.set(slot, blocked);
+  return blocked;
 }
 
 async function writeRows(
