@@ -248,6 +248,12 @@ export interface DeviceView extends CatalogueDevice {
   readonly note: string;
 }
 
+/** What came into a shop's catalogue of the devices that ship with this version. */
+export interface DevicesBroughtIn {
+  /** Names, in the order of the catalogue. */
+  readonly added: readonly string[];
+}
+
 /** A device as it is fitted: the leads that are there with the chosen options, and which those were. */
 export function fittedDevice(device: CatalogueDevice, chosen: readonly string[]): DeviceInput {
   const { name, family, setUp, options = [], feeds } = device;

@@ -17,6 +17,7 @@ export {
 export type {
   CatalogueLeadInput,
   DeviceView,
+  DevicesBroughtIn,
   FeedRole,
   LeadDirection,
   LeadPolarity,

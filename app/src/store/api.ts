@@ -5,6 +5,7 @@ import type {
   DescribePhotoRequest,
   DeviceFileInput,
   DeviceView,
+  DevicesBroughtIn,
   GlossaryEntryView,
   HandbookEntryRequest,
   ImportResult,
@@ -197,6 +198,10 @@ export const api = createApi({
       query: ({ id, body }) => ({ url: `/devices/${id}`, method: 'PUT', body }),
       invalidatesTags: ['Devices'],
     }),
+    bringInDevices: build.mutation<DevicesBroughtIn, void>({
+      query: () => ({ url: '/devices/shipped', method: 'POST' }),
+      invalidatesTags: ['Devices'],
+    }),
     dropDevice: build.mutation<null, string>({
       query: (id) => ({ url: `/devices/${id}`, method: 'DELETE' }),
       invalidatesTags: ['Devices'],
@@ -272,6 +277,7 @@ export const {
   useModelsQuery,
   useModelQuery,
   useDropGlossaryEntryMutation,
+  useBringInDevicesMutation,
   useDropDeviceMutation,
   useKeepDeviceMutation,
   useEnterHandbookMutation,

@@ -1,4 +1,9 @@
-import type { DeviceView, JobView, ProblemDocument } from '@lucky-thread/contract';
+import type {
+  DeviceView,
+  DevicesBroughtIn,
+  JobView,
+  ProblemDocument,
+} from '@lucky-thread/contract';
 import { DEVICE_FILE, MOST_DEVICES } from '@lucky-thread/contract';
 import { v7 as uuidv7 } from 'uuid';
 import type { TestServer, Visitor } from '../testing/testServer';
@@ -73,6 +78,34 @@ describe('the catalogue of devices', () => {
     const [full] = answers.filter((answer) => answer.status === 422);
     expect(full?.text).toContain(`holds ${MOST_DEVICES} devices`);
     for (const id of ids) await visitor.delete(`/devices/${id}`);
+  });
+
+  it('brings in what ships and was not there, once, and lets what was kept stand', async () => {
+    const all = (await visitor.get<DeviceView[]>('/devices')).body;
+    const [first, second] = all;
+    await visitor.delete(`/devices/${first?.id ?? ''}`);
+    await visitor.put(`/devices/${second?.id ?? ''}`, fileOf(second?.name ?? ''));
+    const bringIn = () => visitor.post<DevicesBroughtIn>('/devices/shipped', {});
+    const twice = await Promise.all([bringIn(), bringIn()]);
+    expect(twice.map(({ body }) => body.added).sort()).toEqual([[], [first?.name]]);
+    const now = (await visitor.get<DeviceView[]>('/devices')).body;
+    expect(now.at(-1)).toEqual({ ...first, id: expect.any(String) });
+    expect(now.find(({ id }) => id === second?.id)?.feeds).toEqual(fileOf('').device.feeds);
+    expect(now).toHaveLength(all.length);
+  });
+
+  it('brings in nothing where there is no room for all of it', async () => {
+    const before = (await visitor.get<DeviceView[]>('/devices')).body;
+    await visitor.delete(`/devices/${before[0]?.id ?? ''}`);
+    await visitor.delete(`/devices/${before[1]?.id ?? ''}`);
+    const ids = Array.from({ length: MOST_DEVICES - before.length + 1 }, () => uuidv7());
+    for (const id of ids) await visitor.put(`/devices/${id}`, fileOf('In the way'));
+    const refused = await visitor.post<ProblemDocument>('/devices/shipped', {});
+    expect([refused.status, problemPaths(refused)]).toEqual([422, ['device']]);
+    expect(await namesOf()).toHaveLength(MOST_DEVICES - 1);
+    for (const id of ids) await visitor.delete(`/devices/${id}`);
+    await visitor.post('/devices/shipped', {});
+    expect((await namesOf()).sort()).toEqual(before.map(({ name }) => name).sort());
   });
 
   it('goes into a job with its direction, what it does without, and what was chosen', async () => {

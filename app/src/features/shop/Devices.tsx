@@ -3,7 +3,12 @@ import type { DeviceView } from '@lucky-thread/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { useDevicesQuery, useDropDeviceMutation, useKeepDeviceMutation } from '../../store/api';
+import {
+  useBringInDevicesMutation,
+  useDevicesQuery,
+  useDropDeviceMutation,
+  useKeepDeviceMutation,
+} from '../../store/api';
 import { problemText } from '../../store/problemText';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
@@ -77,7 +82,33 @@ export function Devices() {
         disabled={kept.isLoading}
         onFile={read}
       />
+      <BringIn />
     </Card>
+  );
+}
+
+/** Brings in what came with a newer version; the shop’s own entries stay as they are. */
+function BringIn() {
+  const [bringIn, { data, error, isLoading }] = useBringInDevicesMutation();
+  return (
+    <View>
+      <ActionButton
+        kind="quiet"
+        label="Bring in what is new"
+        spoken="Bring in what is new: devices that came with a newer version"
+        testID="devices-bring-in"
+        disabled={isLoading}
+        onPress={() => void bringIn()}
+      />
+      {error !== undefined && <Caution testID="bring-in-problem">{problemText(error)}</Caution>}
+      {data !== undefined && (
+        <Words kind="small" testID="brought-in">
+          {data.added.length === 0
+            ? 'Nothing is new: every device that comes with this version is here by its name.'
+            : `✓ Brought in: ${data.added.join(', ')}. Entries of the same name stayed as they were.`}
+        </Words>
+      )}
+    </View>
   );
 }
 

@@ -5,6 +5,8 @@ import { Devices } from './Devices';
 
 const mockKeep = jest.fn((_kept: { id: string; body: object }) => Promise.resolve({}));
 const mockDrop = jest.fn(() => Promise.resolve({}));
+const mockBringIn = jest.fn();
+let mockBrought: { data?: { added: string[] }; error?: object } = {};
 const mockSaved = jest.fn();
 let mockDevices: { data?: DeviceView[]; isError?: boolean } = {};
 jest.mock('../../store/api', () => ({
@@ -12,6 +14,7 @@ jest.mock('../../store/api', () => ({
   useDevicesQuery: () => mockDevices,
   useKeepDeviceMutation: () => [mockKeep, {}],
   useDropDeviceMutation: () => [mockDrop, {}],
+  useBringInDevicesMutation: () => [mockBringIn, mockBrought],
 }));
 jest.mock('../../ui/saveText', () => ({ saveText: (...of: unknown[]) => mockSaved(...of) }));
 // The browser's own file dialog: here it hands over what the test puts in.
@@ -37,6 +40,7 @@ const chosen = (text: string) => ({ name: 'x.json', text: () => Promise.resolve(
 beforeEach(() => {
   jest.clearAllMocks();
   mockDevices = { data: [SET] };
+  mockBrought = {};
 });
 
 it('hands a device on as a file that another shop reads in as it was', async () => {
@@ -80,4 +84,19 @@ it('says that it is reading, or that it could not', () => {
   mockDevices = { isError: true };
   renderInApp(<Devices />);
   expect(screen.getByText('The catalogue could not be read.')).toBeTruthy();
+});
+
+it.each([
+  [{ data: { added: ['Alarm', 'Lifter'] } }, 'brought-in', /Alarm, Lifter.*stayed as they were/],
+  [{ data: { added: [] } }, 'brought-in', /Nothing is new/],
+  [{ error: { status: 'FETCH_ERROR', error: 'gone' } }, 'bring-in-problem', /./],
+])('brings in what is new, and says what came of it: %j', (brought, where, says) => {
+  renderInApp(<Devices />);
+  expect(screen.queryByTestId('brought-in')).toBeNull();
+  fireEvent.press(screen.getByTestId('devices-bring-in'));
+  expect(mockBringIn).toHaveBeenCalledTimes(1);
+  screen.unmount();
+  mockBrought = brought;
+  renderInApp(<Devices />);
+  expect(screen.getByTestId(where)).toHaveTextContent(says);
 });
