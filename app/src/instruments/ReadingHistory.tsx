@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { forget, withdraw } from '../store/outbox';
 import { useAppDispatch } from '../store/store';
@@ -25,8 +26,6 @@ const SAVED_WORDS: Record<ReadingRow['saved'], string> = {
 
 /** Every reading of the job, newest first, each with its way back. */
 export function ReadingHistory({ jobId, rows, nameOf }: ReadingHistoryProps) {
-  const dispatch = useAppDispatch();
-  const palette = usePalette();
   if (rows.length === 0)
     return (
       <Words kind="small" soft>
@@ -36,42 +35,58 @@ export function ReadingHistory({ jobId, rows, nameOf }: ReadingHistoryProps) {
   return (
     <View role="list" aria-label="Readings" testID="history">
       {[...rows].reverse().map((row) => (
-        <View
-          key={row.id}
-          role="listitem"
-          testID={`reading-${row.saved}`}
-          style={[styles.row, { borderColor: palette.line }]}
-        >
-          <View style={styles.grow}>
-            <Words kind="label" style={row.withdrawnAt !== null && styles.struck}>
-              {nameOf(row.sourceId)}
-              {row.contact === null ? '' : ` · contact ${row.contact}`} · {readingLine(row)}
-            </Words>
-            {(row.saved !== 'saved' || row.withdrawnAt !== null) && (
-              <Words kind="small" soft testID={`reading-note-${row.saved}`}>
-                {[
-                  row.withdrawnAt === null ? '' : 'withdrawn',
-                  SAVED_WORDS[row.saved],
-                  row.problem ?? '',
-                ]
-                  .filter((part) => part !== '')
-                  .join(' · ')}
-              </Words>
-            )}
-          </View>
-          {row.withdrawnAt === null && (
-            <ActionButton
-              kind="quiet"
-              label={row.saved === 'refused' ? 'Drop' : 'Withdraw'}
-              spoken={`${row.saved === 'refused' ? 'Drop' : 'Withdraw'} reading ${readingLine(row)} at ${nameOf(row.sourceId)}`}
-              onPress={() =>
-                dispatch(row.saved === 'refused' ? forget(row.id) : withdraw(jobId, row.id))
-              }
-            />
-          )}
-        </View>
+        <HistoryRow key={row.id} {...{ jobId, row, name: nameOf(row.sourceId) }} />
       ))}
     </View>
+  );
+}
+
+/** One reading; drawn anew only when something of it changes, for a job has dozens and each new one redraws the list. */
+const HistoryRow = memo(function HistoryRow(props: {
+  readonly jobId: string;
+  readonly row: ReadingRow;
+  readonly name: string;
+}) {
+  const dispatch = useAppDispatch();
+  const palette = usePalette();
+  const { jobId, row, name } = props;
+  const undo = row.saved === 'refused' ? 'Drop' : 'Withdraw';
+  return (
+    <View
+      role="listitem"
+      testID={`reading-${row.saved}`}
+      style={[styles.row, { borderColor: palette.line }]}
+    >
+      <View style={styles.grow}>
+        <Words kind="label" style={row.withdrawnAt !== null && styles.struck}>
+          {name}
+          {row.contact === null ? '' : ` · contact ${row.contact}`} · {readingLine(row)}
+        </Words>
+        <RowNote row={row} />
+      </View>
+      {row.withdrawnAt === null && (
+        <ActionButton
+          kind="quiet"
+          label={undo}
+          spoken={`${undo} reading ${readingLine(row)} at ${name}`}
+          onPress={() =>
+            dispatch(row.saved === 'refused' ? forget(row.id) : withdraw(jobId, row.id))
+          }
+        />
+      )}
+    </View>
+  );
+});
+
+/** What is still to happen to a reading, or has happened to it. */
+function RowNote({ row }: { readonly row: ReadingRow }) {
+  if (row.saved === 'saved' && row.withdrawnAt === null) return null;
+  return (
+    <Words kind="small" soft testID={`reading-note-${row.saved}`}>
+      {[row.withdrawnAt === null ? '' : 'withdrawn', SAVED_WORDS[row.saved], row.problem ?? '']
+        .filter((part) => part !== '')
+        .join(' · ')}
+    </Words>
   );
 }
 

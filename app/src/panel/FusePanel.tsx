@@ -1,12 +1,13 @@
 import type { Verdict } from '@lucky-thread/core/identify';
-import type { Panel } from '@lucky-thread/core/vehicle';
-import { useEffect, useRef, useState } from 'react';
+import type { Panel, Slot } from '@lucky-thread/core/vehicle';
+import { memo, useEffect, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import Svg, { Rect } from 'react-native-svg';
 import { ActionButton } from '../ui/ActionButton';
 import { usePalette } from '../ui/ThemeProvider';
 import { SPACE } from '../ui/tokens';
 import { Words } from '../ui/Words';
+import type { SlotCellProps } from './SlotCell';
 import { CELL, SlotCell } from './SlotCell';
 
 /** Props of {@link FusePanel}. */
@@ -94,24 +95,17 @@ export function FusePanel(props: FusePanelProps) {
               />
             </Svg>
             {panel.slots.map((slot) => (
-              <View
+              <PlacedCell
                 key={slot.id}
-                style={{
-                  position: 'absolute',
-                  left: FRAME + slot.column * cell.width,
-                  top: FRAME + slot.row * cell.height,
-                }}
-              >
-                <SlotCell
-                  slot={slot}
-                  verdict={props.verdicts.get(slot.id)}
-                  selected={slot.id === selectedId}
-                  wanted={props.wantedIds.has(slot.id)}
-                  logged={props.loggedIds.has(slot.id)}
-                  zoom={zoom}
-                  onTouch={props.onTouch}
-                />
-              </View>
+                grid={lie}
+                slot={slot}
+                verdict={props.verdicts.get(slot.id)}
+                selected={slot.id === selectedId}
+                wanted={props.wantedIds.has(slot.id)}
+                logged={props.loggedIds.has(slot.id)}
+                zoom={zoom}
+                onTouch={props.onTouch}
+              />
             ))}
           </View>
         </ScrollView>
@@ -119,6 +113,29 @@ export function FusePanel(props: FusePanelProps) {
     </View>
   );
 }
+
+/** A cell at its place on the panel. */
+const PlacedCell = memo(function PlacedCell({
+  grid,
+  ...props
+}: SlotCellProps & {
+  /** How the slots lie that the grid is made for: all of a panel share it. */
+  readonly grid: Slot['lie'];
+}) {
+  const { slot, zoom } = props;
+  const { width, height } = CELL[grid];
+  return (
+    <View
+      style={{
+        position: 'absolute',
+        left: FRAME + slot.column * width * zoom,
+        top: FRAME + slot.row * height * zoom,
+      }}
+    >
+      <SlotCell {...props} />
+    </View>
+  );
+});
 
 function clampZoom(zoom: number, largest: number): number {
   return Math.min(largest, Math.max(SMALLEST_ZOOM, zoom));

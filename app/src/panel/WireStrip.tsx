@@ -2,6 +2,7 @@ import type { Verdict } from '@lucky-thread/core/identify';
 import { readRelayBase } from '@lucky-thread/core/choose';
 import type { Joinable } from '@lucky-thread/core/vehicle';
 import { FUNCTION_NAMES, isConductor, markOf, nameOf } from '@lucky-thread/core/vehicle';
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
 import { Stitch } from '../ui/Stitch';
@@ -35,7 +36,13 @@ export function WireStrip(props: WireStripProps) {
       <View role="list" aria-label={props.name} style={styles.wires}>
         {props.wires.map((wire) => (
           <View role="listitem" key={wire.id} style={styles.item}>
-            <WireChip {...props} wire={wire} />
+            <WireChip
+              wire={wire}
+              verdict={props.verdicts.get(wire.id)}
+              selected={props.selectedId === wire.id}
+              wanted={props.wantedIds.has(wire.id)}
+              onTouch={props.onTouch}
+            />
           </View>
         ))}
       </View>
@@ -43,11 +50,16 @@ export function WireStrip(props: WireStripProps) {
   );
 }
 
-function WireChip(props: WireStripProps & { readonly wire: Joinable }) {
+/** One wire; drawn anew only when something of it changes. */
+const WireChip = memo(function WireChip(props: {
+  readonly wire: Joinable;
+  readonly verdict: Verdict | undefined;
+  readonly selected: boolean;
+  readonly wanted: boolean;
+  readonly onTouch: (sourceId: string) => void;
+}) {
   const palette = usePalette();
-  const { wire, verdicts } = props;
-  const verdict = verdicts.get(wire.id);
-  const selected = props.selectedId === wire.id;
+  const { wire, verdict, selected } = props;
   const is = verdict?.function;
   return (
     <TouchableRipple
@@ -65,9 +77,7 @@ function WireChip(props: WireStripProps & { readonly wire: Joinable }) {
       ]}
     >
       <View style={styles.inside}>
-        {props.wantedIds.has(wire.id) && (
-          <View style={[styles.wanted, { backgroundColor: palette.accent }]} />
-        )}
+        {props.wanted && <View style={[styles.wanted, { backgroundColor: palette.accent }]} />}
         {isConductor(wire) && <WireSwatch colour={markOf(wire)} />}
         <View>
           <Words kind="code">{chipTitle(wire)}</Words>
@@ -80,7 +90,7 @@ function WireChip(props: WireStripProps & { readonly wire: Joinable }) {
       </View>
     </TouchableRipple>
   );
-}
+});
 
 /** A terminal’s name and number are the same. */
 function chipTitle(wire: Joinable): string {

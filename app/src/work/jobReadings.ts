@@ -5,6 +5,7 @@ import { useMemo } from 'react';
 import { useReadingsQuery } from '../store/api';
 import type { OutboxItem, OutboxStatus } from '../store/outboxSlice';
 import { useAppSelector } from '../store/store';
+import { useSteadyList } from '../workers/useSteady';
 
 /** A reading as the installer sees it, stored or not. */
 export interface ReadingRow extends ReadingView {
@@ -20,7 +21,7 @@ export function useJobReadings(jobId: string): {
 } {
   const stored = useReadingsQuery(jobId, { refetchOnFocus: true });
   const outbox = useAppSelector((state) => state.outbox);
-  const rows = useMemo(
+  const merged = useMemo(
     () =>
       mergeReadings(
         stored.data ?? [],
@@ -28,7 +29,14 @@ export function useJobReadings(jobId: string): {
       ),
     [stored.data, outbox, jobId],
   );
+  // A reading that says what it said stays the same row, so that it need not be drawn anew.
+  const steady = useSteadyList(merged, idOf);
+  const rows = useMemo(() => [...steady.values()], [steady]);
   return { rows, loaded: stored.data !== undefined || stored.isError };
+}
+
+function idOf({ id }: ReadingRow): string {
+  return id;
 }
 
 /** Stored readings and kept items as one list in order of taking; withdrawals on their way count at once. */
