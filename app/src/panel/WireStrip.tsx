@@ -77,7 +77,12 @@ const WireChip = memo(function WireChip(props: {
       ]}
     >
       <View style={styles.inside}>
-        {props.wanted && <View style={[styles.wanted, { backgroundColor: palette.accent }]} />}
+        {props.wanted && (
+          <View
+            testID={`wanted-${wire.id}`}
+            style={[styles.wanted, { backgroundColor: palette.accent }]}
+          />
+        )}
         {isConductor(wire) && <WireSwatch colour={markOf(wire)} />}
         <View>
           <Words kind="code">{chipTitle(wire)}</Words>

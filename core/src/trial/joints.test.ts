@@ -68,6 +68,16 @@ describe('what comes of a joint', () => {
     expect(outcome(ladder, GIVES_GROUND).works).toBe(false);
   });
 
+  it('draws by Ohm’s law through a resistor that stands on a constant', () => {
+    const { amps, burns } = outcome(
+      { is: 'feed', supply: 'battery', loadOhm: 1e6 },
+      GIVES_GROUND,
+      'resistor',
+    );
+    expect(amps).toBeCloseTo(12.6 / 100, 2);
+    expect(burns).toBe(false);
+  });
+
   it('disturbs data and sensor lines, but for the interface module', () => {
     for (const behind of [{ is: 'data', biasV: 2.5 }, { is: 'sensor' }] as const) {
       expect(outcome(behind, GIVES_GROUND)).toMatchObject({ works: false, disturbs: true });

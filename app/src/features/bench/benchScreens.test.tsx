@@ -192,6 +192,9 @@ describe('practice on signals', () => {
     await practise('column');
     await press('help');
     expect(screen.getByTestId('next')).toHaveTextContent(/touch|probe/i);
+    const named =
+      /touch (W\d+)/i.exec(String(screen.getByTestId('next').props.children))?.[1] ?? '';
+    expect(screen.getByTestId(`wanted-${named}`)).toBeTruthy();
     await press('finish');
     await waitFor(() =>
       expect(screen.getByTestId('plan-time')).toHaveTextContent(/^The plan: [1-9]\d* s, \d+ read/),
