@@ -1,4 +1,5 @@
 import { randomBytes } from 'node:crypto';
+import { seededRandom } from '@lucky-thread/core/bench';
 import { createServer } from './app';
 import { migrateDatabase, openDatabase } from './db/database';
 import { seed } from './demo/seed';
@@ -20,7 +21,7 @@ async function main(): Promise<void> {
     sessionSecret: config.sessionSecret ?? randomBytes(32).toString('base64url'),
     demoAccounts: seeded.demoAccounts,
     webFolder: config.webFolder,
-    random: Math.random,
+    random: config.noiseSeed === undefined ? Math.random : seededRandom(config.noiseSeed),
   });
   server.once('error', (error) => {
     console.error(`The server could not listen on port ${port}: ${error.message}`);

@@ -39,6 +39,8 @@ export async function startApplication(): Promise<Application> {
     WEB_FOLDER: webFolder,
     SESSION_SECRET: 'kept over restarts',
     DEMO: '1',
+    // The same readings each time; a run with another seed tries other ones.
+    NOISE_SEED: process.env.NOISE_SEED ?? '1',
   };
   let child = await launch(program, env);
   return {

@@ -19,6 +19,21 @@ export const WIDE: Size = { name: 'wide', width: 1280, height: 800 };
 const PATIENCE_MS = 30_000;
 /** How often it is looked for, ms. */
 const POLL_MS = 40;
+/** Brings an element into the middle of the sight and waits until it stays where it is, a second at the most. */
+const TO_REST = `
+  const [element, done] = arguments;
+  element.scrollIntoView({ block: "center", inline: "center" });
+  let before = "";
+  let left = 60;
+  const look = () => {
+    const { x, y } = element.getBoundingClientRect();
+    const now = x + " " + y;
+    left -= 1;
+    if (now === before || left === 0) return done();
+    before = now;
+    requestAnimationFrame(look);
+  };
+  look();`;
 
 /** A browser with the application in it. */
 export class Visitor {
@@ -97,10 +112,7 @@ export class Visitor {
   async touch(id: string): Promise<void> {
     await this.settle(`${id} could not be touched`, async () => {
       const element = await this.see(id);
-      await this.driver.executeScript(
-        'arguments[0].scrollIntoView({ block: "center", inline: "center" })',
-        element,
-      );
+      await this.driver.executeAsyncScript(TO_REST, element);
       await element.click();
       return true;
     });

@@ -35,6 +35,12 @@ export async function startJob(visitor: Visitor, model: string, device: string):
   await visitor.touch(`device-${device}`);
   await visitor.touch('start-job');
   await visitor.see('next');
+  // The first answer moves what stands below it: a press that begins before and ends after is none.
+  await visitor.until('the first answer is there', () =>
+    visitor.driver.executeScript<boolean>(
+      'return document.querySelector("[data-testid=next]")?.closest("[aria-live]")?.getAttribute("aria-busy") !== "true"',
+    ),
+  );
   const url = await visitor.driver.getCurrentUrl();
   return /jobs\/([^/]+)/.exec(url)?.[1] ?? '';
 }

@@ -11,9 +11,11 @@ describe('readConfig', () => {
       webFolder: undefined,
       demo: true,
       demoWeek: false,
+      noiseSeed: undefined,
     });
     const all = { DATABASE_URL: URL, PORT: '4280', SESSION_SECRET: 'x'.repeat(16), DEMO: '0' };
-    expect(readConfig({ ...all, WEB_FOLDER: '/app/dist' })).toMatchObject({
+    expect(readConfig({ ...all, WEB_FOLDER: '/app/dist', NOISE_SEED: '7' })).toMatchObject({
+      noiseSeed: 7,
       port: 4280,
       sessionSecret: 'x'.repeat(16),
       webFolder: '/app/dist',
@@ -30,6 +32,7 @@ describe('readConfig', () => {
     ['PORT', '70000', 'is none'],
     ['PORT', '-1', 'is none'],
     ['DEMO', 'yes', 'is none'],
+    ['NOISE_SEED', 'loud', 'is none'],
     ['SESSION_SECRET', 'short', 'must have 16 characters or more'],
   ])('refuses %s of %p by name, without repeating it', (name, value, reason) => {
     const start = () => readConfig({ DATABASE_URL: URL, [name]: value });

@@ -1,4 +1,4 @@
-import { cleanEnv, makeValidator, port, str } from 'envalid';
+import { cleanEnv, makeValidator, num, port, str } from 'envalid';
 
 /** What the server is started with. */
 export interface Config {
@@ -14,6 +14,8 @@ export interface Config {
   readonly demo: boolean;
   /** The demo shop has a fleet and a year of work. */
   readonly demoWeek: boolean;
+  /** Seed of the simulated meter's noise; undefined: another one each time. */
+  readonly noiseSeed: number | undefined;
 }
 
 const DEFAULT_PORT = 4180;
@@ -34,7 +36,7 @@ const secret = makeValidator<string>((text) => {
 
 /**
  * The configuration that an environment means: DATABASE_URL, PORT, SESSION_SECRET, WEB_FOLDER, DEMO (`1`, `0`, or
- * `week` for a demo shop with a year of work).
+ * `week` for a demo shop with a year of work), NOISE_SEED for readings that can be had again.
  *
  * @throws Error naming every variable that is missing or wrong, never its value: some are secret.
  */
@@ -47,6 +49,7 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): C
       SESSION_SECRET: secret({ default: undefined }),
       WEB_FOLDER: str({ default: undefined }),
       DEMO: str({ choices: ['0', '1', 'week'], default: '1' }),
+      NOISE_SEED: num({ default: undefined }),
     },
     {
       reporter: ({ errors }) => {
@@ -65,6 +68,7 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): C
     webFolder: given.WEB_FOLDER,
     demo: given.DEMO !== '0',
     demoWeek: given.DEMO === 'week',
+    noiseSeed: given.NOISE_SEED,
   };
 }
 
