@@ -23,7 +23,8 @@ export function BenchScreen() {
   const [running, setRunning] = useState(false);
   const level = LEVELS.find((one) => one.id === levelId);
   const number = Number(text);
-  const valid = Number.isInteger(number) && number >= 1 && number <= LARGEST_NUMBER;
+  // Digits alone: 0x10 and 1e3 are numbers to the language, not to whoever types them.
+  const valid = /^\d+$/.test(text.trim()) && number >= 1 && number <= LARGEST_NUMBER;
   if (running && level !== undefined) {
     const common = {
       seed: number,

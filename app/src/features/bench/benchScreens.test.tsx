@@ -51,13 +51,16 @@ async function press(...ids: readonly string[]): Promise<void> {
 }
 
 describe('the bench', () => {
-  it.each(['0', '1.5', 'one', '100000'])('does not start on car number %s', (text) => {
-    renderInApp(<BenchScreen />);
-    fireEvent.changeText(screen.getByTestId('car-number'), text);
-    expect(screen.getByText(/whole number from 1 to 99999/)).toBeTruthy();
-    fireEvent.press(screen.getByTestId('start-practice'));
-    expect(screen.queryByTestId('practice')).toBeNull();
-  });
+  it.each(['0', '1.5', 'one', '100000', '0x10', '1e3', ' '])(
+    'does not start on car number %s',
+    (text) => {
+      renderInApp(<BenchScreen />);
+      fireEvent.changeText(screen.getByTestId('car-number'), text);
+      expect(screen.getByText(/whole number from 1 to 99999/)).toBeTruthy();
+      fireEvent.press(screen.getByTestId('start-practice'));
+      expect(screen.queryByTestId('practice')).toBeNull();
+    },
+  );
 
   it('offers every one of its levels', () => {
     renderInApp(<BenchScreen />);

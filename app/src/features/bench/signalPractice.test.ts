@@ -80,6 +80,23 @@ describe('the report of a practice on signals', () => {
     expect(bad[0]?.text).toMatch(/Right: one relay/);
   });
 
+  it('praises no joint on a wrong wire, however well it would meet it, and still names what burns', () => {
+    const level: SignalLevel = SIGNAL_LEVELS.locks;
+    const bunch = bunchWhere(level, ({ lockKind }) => lockKind === 'negative');
+    const [door = '', constant = ''] = (['door', 'constant'] as const).map(
+      (signal) => bunch.carries.get(signal)?.[0],
+    );
+    const onto = (wireId: string): string =>
+      report(bunch, level, {
+        ...NO_ANSWERS,
+        leads: { lock: { wireId, joint: 'itself' } },
+      })
+        .map(({ text }) => text)
+        .join(' ');
+    expect(onto(door)).not.toMatch(/Every joint|onto/);
+    expect(onto(constant)).toMatch(/Lock onto W\d+ \(as it is\): \d+ A .* Burnt/);
+  });
+
   it('wants the locks of a networked car said not to be here, with the way round', () => {
     const level: SignalLevel = SIGNAL_LEVELS.locks;
     const bunch = bunchWhere(level, ({ lockKind }) => lockKind === 'data');

@@ -100,8 +100,12 @@ function jointLines(
   const lines = level.leads.flatMap((lead): ReportLine[] => {
     const { wireId, joint: choice } = answers.leads[lead.id] ?? {};
     if (lead.joint === undefined || wireId === undefined || wireId === NOT_HERE) return [];
-    if (choice === undefined) return [{ good: false, text: `${lead.name}: no joint chosen.` }];
+    const isRight = wiresFor(bunch, lead).includes(wireId);
+    if (choice === undefined)
+      return isRight ? [{ good: false, text: `${lead.name}: no joint chosen.` }] : [];
     const outcome = jointOutcome(bunch, car, { wireId, lead: lead.joint, choice });
+    // On a wrong wire nothing can be right; only what it would have hurt is worth a word.
+    if (!isRight && isHarmless(outcome)) return [];
     const text = outcomeWords(outcome, { lead, wireId, choice });
     return [{ good: isHarmless(outcome) && outcome.works, text }];
   });
