@@ -8,7 +8,7 @@ import {
   meterReading,
   ohmmeterShows,
 } from '../bench';
-import type { CauseId, CheckDone, FaultCheckId, SymptomId } from '../prove/symptoms';
+import type { CauseId, CheckDone, Diagnosis, FaultCheckId, SymptomId } from '../prove/symptoms';
 import { FAULT_CHECKS, SYMPTOMS, diagnose } from '../prove/symptoms';
 import type { VehicleState } from '../vehicle';
 import { stateAt } from '../vehicle';
@@ -104,7 +104,7 @@ export function searchFault(
   const done: CheckDone[] = [];
   let seconds = 0;
   for (;;) {
-    const { suspects, sure, next } = diagnose(fault.symptom, done);
+    const { suspects, sure, next } = diagnosed(fault.symptom, done);
     const listed = SYMPTOMS[fault.symptom].checks.find(
       (one) => !done.some(({ check }) => check === one),
     );
@@ -116,6 +116,16 @@ export function searchFault(
     seconds += FAULT_CHECKS[check].seconds;
     done.push({ check, outcome: outcomeOf(fault, check, random) });
   }
+}
+
+/** The same few answers come up in every other car: each is worked out once. */
+const WORKED_OUT = new Map<string, Diagnosis>();
+
+function diagnosed(symptom: SymptomId, done: readonly CheckDone[]): Diagnosis {
+  const key = [symptom, ...done.map(({ check, outcome }) => `${check}-${outcome}`)].join(' ');
+  const known = WORKED_OUT.get(key) ?? diagnose(symptom, done);
+  WORKED_OUT.set(key, known);
+  return known;
 }
 
 /** What a person sees, finds by tugging, or reads: now and then they miss it. */
@@ -140,13 +150,19 @@ export function outcomeOf(fault: SetFault, check: FaultCheckId, random: () => nu
   const sourceContact = lead.at as Extract<FittedLead['at'], { slotId: string }>;
   switch (check) {
     case 'farPair':
-      return supplyOf(fault, at(leadEnd(LEAD), run, { pointId: leadGround(LEAD) }));
+      return supplyOf(
+        at(leadEnd(LEAD), run, { pointId: leadGround(LEAD) }),
+        postsVolts(fault, random),
+      );
     case 'farPlus':
-      return supplyOf(fault, at(leadEnd(LEAD)));
+      return supplyOf(at(leadEnd(LEAD)), postsVolts(fault, random));
     case 'behindFuse':
-      return supplyOf(fault, at(leadFuse(LEAD)));
+      return supplyOf(at(leadFuse(LEAD)), postsVolts(fault, random));
     case 'source':
-      return supplyOf(fault, contactVolts(fault, sourceContact.lineBladeAt, random));
+      return supplyOf(
+        contactVolts(fault, sourceContact.lineBladeAt, random),
+        postsVolts(fault, random),
+      );
     case 'groundDrop': {
       const drop = Math.abs(at(leadGround(LEAD)));
       return drop > NEAR_BATTERY_V ? 2 : drop > 0.1 ? 1 : 0;
@@ -188,10 +204,12 @@ export function outcomeOf(fault: SetFault, check: FaultCheckId, random: () => nu
       const shows = ohmmeterShows(car, { pointId: leadEnd(LEAD), state: stateAt('off') });
       return shows.kind === 'ohms' && shows.ohm !== null && shows.ohm < 20 ? 1 : 0;
     }
+    case 'lampForFuse':
+      return cause === 'chafed' ? 2 : cause === 'deviceShort' ? 1 : 0;
     case 'unplugFuse':
       return cause === 'chafed' ? 0 : 1;
     case 'originalOut':
-      return supplyOf(fault, at(leadEnd(LEAD))) === 2 ? 1 : 0;
+      return supplyOf(at(leadEnd(LEAD)), postsVolts(fault, random)) === 2 ? 1 : 0;
     case 'seeFuse':
       return seen(cause === 'addedFuse');
     case 'tug':
@@ -211,10 +229,20 @@ export function outcomeOf(fault: SetFault, check: FaultCheckId, random: () => nu
 
 const NEAR_BATTERY_V = 8;
 
-/** Battery volts, less by more than half a volt, or nothing: as the buttons of a supply’s check have it. */
-function supplyOf({ vehicle }: SetFault, value: number): number {
+/** As at the battery, less by more than half a volt, nothing, or something while the battery is low itself: a supply’s four buttons. */
+function supplyOf(value: number, posts: number): number {
   const size = Math.abs(value);
-  return size < 1 ? 2 : size < vehicle.battery.restV - 0.6 ? 1 : 0;
+  if (size < 1) return 2;
+  if (posts < 12) return 3;
+  return size < posts - 0.7 ? 1 : 0;
+}
+
+/** Over the battery’s posts with the load on, as the difference of two readings at a point that always hangs on something. */
+function postsVolts(fault: SetFault, random: () => number): number {
+  const at = { pointId: leadGround(LEAD), state: stateAt('run') };
+  return (
+    volts(fault, at, random) - volts(fault, { ...at, clip: { to: 'battery', ohm: 0.05 } }, random)
+  );
 }
 
 function volts(fault: SetFault, touch: BenchTouch, random: () => number): number {

@@ -6,9 +6,10 @@ import { BENCH_FAULTS, searchFault, setFault } from './faultTrial';
 const IDS = Object.keys(SYMPTOMS) as SymptomId[];
 
 describe('faults set in the bench', () => {
-  // Seeds 1 to 500 of this generator showed where the signatures were wrong; these were looked at for the first time here.
+  // Seeds 1 to 500 and 700000 to 702999 of this generator showed where signatures, slips and the limit of being sure were wrong; these
+  // were looked at for the first time here.
   const searches = Array.from({ length: 500 }, (_, index) => {
-    const seed = 5001 + index;
+    const seed = 31_001 + index;
     const fault = setFault(seededRandom(seed));
     return {
       fault,
@@ -28,7 +29,9 @@ describe('faults set in the bench', () => {
   it('take fewer seconds than in the order of the list, and no fault many more', () => {
     const sum = (of: 'ours' | 'listed'): number =>
       searches.reduce((total, one) => total + one[of].seconds, 0);
-    expect(sum('ours') / sum('listed')).toBeLessThan(0.75);
+    const ratio = sum('ours') / sum('listed');
+    console.log(`seconds ${ratio.toFixed(3)} of the list’s`);
+    expect(ratio).toBeLessThanOrEqual(0.6);
     for (const { ours, listed } of searches) expect(ours.seconds).toBeLessThan(2 * listed.seconds);
   });
 
@@ -72,8 +75,14 @@ function shareOf(
   return [...beliefs].reduce((sum, [suspect, belief]) => {
     if (suspect === 'something else') return sum + belief / outcomes.length;
     const own = (gives as Record<string, number>)[suspect] ?? 0;
-    return sum + belief * (own === outcome ? 0.97 : 0.03 / (outcomes.length - 1));
+    return sum + belief * chanceOf(own, outcome, outcomes.length);
   }, 0);
+}
+
+/** Missed 3 times in 100, seen where nothing is once. */
+function chanceOf(own: number, outcome: number, outcomes: number): number {
+  const slip = own === 0 ? 0.01 : 0.03;
+  return own === outcome ? 1 - slip : slip / (outcomes - 1);
 }
 
 describe('the order of checks', () => {

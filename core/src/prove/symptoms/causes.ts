@@ -97,6 +97,54 @@ export const CAUSES = {
     'one speaker is connected the wrong way round',
     'Pop each with 9 V: every cone the same way on plus. Turn the one that differs.',
   ),
+  accessoryAlone: cause(
+    'the source is live at accessory alone and drops out with the key further on',
+    'A source that is live in run and with the engine; accessory alone is for what may go out then.',
+  ),
+  overVoltage: cause(
+    'the alternator gives more than the device takes',
+    'Above 15 V at the posts: the regulator, by its maker’s service information, before anything is fitted.',
+  ),
+  runsSignal: cause(
+    'a signal lead sits on a wire that is live while the engine runs',
+    'The signal’s own wire, told apart in every state: an alternator or oil lamp wire is none.',
+  ),
+  ignitionNoise: cause(
+    'what the engine gives off upsets the device',
+    'A suppressed supply, its leads away from ignition and injectors; a filter in its supply.',
+  ),
+  fastData: cause(
+    'a fast data line or its plug radiates',
+    'A shielded, short cable; the box a forearm away from the antenna it disturbs; a ferrite at each end.',
+  ),
+  besideKeys: cause(
+    'the device lies beside the receiver of keys or tyre sensors',
+    'A forearm away from it; look where the car’s maker has put it.',
+  ),
+  ownFused: cause(
+    'a supply with a fuse of its own, from a slot or the battery',
+    'Read its fuse and both ends, write them on a label; proved like a lead of your own before you count on it.',
+  ),
+  ownSpliced: cause(
+    'a supply spliced into a wire of the car, without a fuse',
+    'Out again, or a fuse within a hand of the splice; the car’s wire mended and insulated.',
+  ),
+  leftOver: cause(
+    'a left-over of something that was taken out',
+    'Off at its source, its ends capped one by one, the car’s wire as it was.',
+  ),
+  alarmOrKill: cause(
+    'an alarm, an immobiliser or a tracker that interrupts a circuit',
+    'Leave it alone until the owner says what it is: cut, the car may not start. Ask for its papers and its key.',
+  ),
+  signalOnly: cause(
+    'a signal lead that carries next to nothing',
+    'Follow it to the box that listens; never feed anything from it.',
+  ),
+  factory: cause(
+    'the car’s own: a plug, a branch or a repair by its maker',
+    'It stays. The maker’s diagram says what it is.',
+  ),
   wrongChannel: cause('two channels are swapped', 'Balance and fader to each corner in turn.'),
 } as const;
 /** One cause. */

@@ -13,6 +13,15 @@ export interface FaultCheck {
 }
 
 const KEY_OFF = 'Key off before a fuse comes out or goes in.';
+const ENGINE =
+  'In the open, never in a closed room; parking brake on, hands and leads clear of belts and fan.';
+/** What a supply shows against the battery’s posts, which are read once with the same load on. */
+const SUPPLY = [
+  'As at the battery',
+  'Over 0.7 V less than at the battery',
+  'Nothing',
+  'Something, but the battery itself is under 12 V',
+] as const;
 const CRANK = 'Neutral or park, brake on, nobody near belts and fan, never in a closed room.';
 
 /** Every check. Seconds are common practice. */
@@ -20,7 +29,7 @@ export const FAULT_CHECKS = {
   farPair: check(
     'Device on. Meter over its plug: plus lead to ground lead.',
     30,
-    ['Battery volts', 'Over half a volt less than at the battery', 'Nothing'],
+    SUPPLY,
     {
       addedFuse: 2,
       leadOpen: 2,
@@ -29,25 +38,26 @@ export const FAULT_CHECKS = {
       badCrimp: 1,
       poorGround: 1,
       thinLead: 1,
+      weakBattery: 3,
     },
   ),
   farPlus: check(
     'Meter at the device’s plus lead, clip on bare metal of the body.',
     30,
-    ['Battery volts', 'Over half a volt less than at the battery', 'Nothing'],
-    { addedFuse: 2, leadOpen: 2, noSupply: 2, badCrimp: 1, thinLead: 1 },
+    SUPPLY,
+    { addedFuse: 2, leadOpen: 2, noSupply: 2, badCrimp: 1, thinLead: 1, weakBattery: 3 },
   ),
   behindFuse: check(
     'Meter on the added fuse’s load side, clip on bare metal.',
     30,
-    ['Battery volts', 'Over half a volt less than at the battery', 'Nothing'],
-    { addedFuse: 2, noSupply: 2 },
+    SUPPLY,
+    { addedFuse: 2, noSupply: 2, weakBattery: 3 },
   ),
   source: check(
     'Meter on the source itself, in the state that the device wants.',
     30,
-    ['Battery volts', 'Over half a volt less than at the battery', 'Nothing'],
-    { noSupply: 2 },
+    SUPPLY,
+    { noSupply: 2, weakBattery: 3 },
   ),
   seeFuse: careful(
     KEY_OFF,
@@ -171,6 +181,15 @@ export const FAULT_CHECKS = {
       chafed: 0,
     }),
   ),
+  lampForFuse: careful(
+    KEY_OFF,
+    check(
+      'Test lamp of 5 W or more in the added fuse’s place, device switched on; then unplug the device.',
+      60,
+      ['A glow, or it dies down', 'Bright; out as the plug is pulled', 'Bright, plugged or not'],
+      { deviceShort: 1, chafed: 2 },
+    ),
+  ),
   ohmsBody: careful(
     KEY_OFF,
     check(
@@ -219,6 +238,80 @@ export const FAULT_CHECKS = {
   ferrite: check('Clip a ferrite on its leads near the box.', 60, ['No change', 'Less'], {
     converter: 1,
   }),
+  sourceRunning: careful(
+    ENGINE,
+    check(
+      'Meter on the source: accessory, then run, then the engine running.',
+      60,
+      ['Live throughout, up to 15 V', 'Dead after accessory', 'Above 15 V'],
+      { accessoryAlone: 1, overVoltage: 2 },
+    ),
+  ),
+  signalsRunning: careful(
+    ENGINE,
+    check(
+      'Meter on each signal lead at the device, engine off and running.',
+      90,
+      ['None changes by itself', 'One comes on with the engine'],
+      { runsSignal: 1 },
+    ),
+  ),
+  ownBattery: careful(
+    ENGINE,
+    check(
+      'Feed the device from a battery of its own beside it, engine running.',
+      90,
+      ['It fails as before', 'It works'],
+      { accessoryAlone: 1, overVoltage: 1, poorGround: 1 },
+    ),
+  ),
+  whichBand: check(
+    'What suffers: long and medium wave, the higher bands, or keys and tyre sensors?',
+    60,
+    [
+      'Everything a little',
+      'Medium and long wave: hiss or whine',
+      'Digital radio or satellite position',
+      'Keys or tyre sensors',
+    ],
+    { converter: 1, fastData: 2, besideKeys: 3 },
+  ),
+  moveBox: check(
+    'Hold the device a forearm further from the antenna or receiver that suffers.',
+    60,
+    ['No change', 'Gone or much less'],
+    { fastData: 1, besideKeys: 1 },
+  ),
+  followEnds: check(
+    'Follow it by hand to both ends, as far as it is seen.',
+    180,
+    [
+      'Factory tape and plugs all along',
+      'From a fuse or the battery to a box',
+      'From a joint on a wire of the car to a box',
+      'It ends in nothing, or in tape',
+      'Two ends on one cut wire of the car',
+    ],
+    { ownFused: 1, ownSpliced: 2, leftOver: 3, alarmOrKill: 4, signalOnly: 2 },
+  ),
+  itsFuse: check(
+    'Look for a fuse in it, within a hand of where it begins.',
+    40,
+    ['None', 'One with its rating'],
+    { ownFused: 1 },
+  ),
+  liveAlone: check(
+    'Meter on it, its own box unplugged: key off, then run. Never a lamp: it may be a data or airbag line.',
+    60,
+    ['Nothing, or less than 8 V', 'Battery volts in one of them or both'],
+    { ownFused: 1, ownSpliced: 1, alarmOrKill: 1 },
+  ),
+  drawsThrough: check(
+    'Clamp around it while its box is worked.',
+    60,
+    ['Next to nothing', 'Half an ampere or more'],
+    { ownFused: 1, ownSpliced: 1, alarmOrKill: 1 },
+  ),
   mono: check(
     'Balance to the middle, a song with much bass: then swap plus and minus of one speaker.',
     90,

@@ -4,5 +4,7 @@ export { FAULT_CHECKS } from './checks';
 export type { FaultCheck, FaultCheckId } from './checks';
 export { SURE_FAULT, bitsOf, diagnose } from './diagnose';
 export type { CheckDone, Diagnosis, Suspect } from './diagnose';
+export { causeFactors } from './record';
+export type { LeadRecord } from './record';
 export { SYMPTOMS } from './symptoms';
 export type { Symptom, SymptomId } from './symptoms';

@@ -40,6 +40,7 @@ export const SYMPTOMS = {
   blows: symptom('The added fuse blows', { chafed: 38, deviceShort: 26, fuseTooSmall: 31 }, [
     'inrush',
     'unplugFuse',
+    'lampForFuse',
     'ohmsBody',
   ]),
   hum: symptom(
@@ -49,8 +50,18 @@ export const SYMPTOMS = {
   ),
   interference: symptom(
     'Radio or keys have less reach with it on',
-    { converter: 52, nearAntenna: 32, device: 11 },
-    ['liftLead', 'ferrite', 'unplugNoise'],
+    { converter: 40, nearAntenna: 22, fastData: 14, besideKeys: 10, device: 9 },
+    ['whichBand', 'liftLead', 'moveBox', 'ferrite', 'unplugNoise'],
+  ),
+  engineOff: symptom(
+    'It works with the engine off only',
+    { accessoryAlone: 34, overVoltage: 12, runsSignal: 20, poorGround: 14, ignitionNoise: 15 },
+    ['sourceRunning', 'signalsRunning', 'groundDrop', 'ownBattery'],
+  ),
+  foreign: symptom(
+    'Somebody was here before: what is this lead?',
+    { ownFused: 30, ownSpliced: 18, leftOver: 16, alarmOrKill: 8, signalOnly: 12, factory: 11 },
+    ['itsFuse', 'liveAlone', 'drawsThrough', 'followEnds'],
   ),
   phase: symptom(
     'Bass is thin, sound is pulled to one side',
