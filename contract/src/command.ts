@@ -4,7 +4,7 @@ import { FeedPlanInput } from './feedPlan';
 import { HarnessWireInput, PHASES } from './job';
 import { SlotMarks } from './place/slot';
 import type { Phase } from './job';
-import { Instant, Nested, NestedList, OrNull, UniqueBy } from './rules/fields';
+import { InRange, Instant, Nested, NestedList, OrNull, UniqueBy } from './rules/fields';
 
 /** What every change to a job carries: an id of its own, so that sending it twice changes nothing, and when it was made. */
 export class CommandHead {
@@ -91,6 +91,18 @@ export class StepRequest extends CommandHead {
   @IsString()
   @Length(3, 200, { message: 'say why in 3 to 200 characters' })
   reason!: string | null;
+}
+
+/** Something that is found or tried before the car is handed over; not done, it is taken back. */
+export class ClosingRequest extends CommandHead {
+  /** Found or tried. */
+  @IsBoolean()
+  done!: boolean;
+
+  /** What was measured, in the unit of the item; null where it is only seen. */
+  @OrNull()
+  @InRange('closingValue')
+  value!: number | null;
 }
 
 /** For which cars it holds what was seen at a slot. */

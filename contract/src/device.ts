@@ -88,6 +88,11 @@ export class FeedInput {
   @Length(3, 160, { message: 'say in 3 to 160 characters what does not work without it' })
   leftOff?: string;
 
+  /** What the device's converter gives from it at its own plug, V; left out where there is none. */
+  @Optional()
+  @InRange('outputV')
+  outputV?: number;
+
   /** Must hold through cranking. */
   @Optional()
   @IsBoolean()

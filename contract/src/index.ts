@@ -32,7 +32,16 @@ export {
 } from './job';
 export { JOB_VIEWS, JobFilter } from './jobFilter';
 export type { JobsShown } from './jobFilter';
-export type { JobPage, JobSummary, JobView, Phase, SlotSeen, SteeringSide, StepDone } from './job';
+export type {
+  JobPage,
+  JobSummary,
+  JobView,
+  Phase,
+  ClosingFound,
+  SlotSeen,
+  SteeringSide,
+  StepDone,
+} from './job';
 export { FeedPlanInput, SizingInput } from './feedPlan';
 export {
   CommandHead,
@@ -45,6 +54,7 @@ export {
   SeeSlotRequest,
   StandingRequest,
   StepRequest,
+  ClosingRequest,
   VersionedHead,
 } from './command';
 export type { SeenScope } from './command';

@@ -173,6 +173,18 @@ export interface SlotSeen {
   readonly ratingA?: number;
 }
 
+/** Something that was found or tried before the car is handed over. */
+export interface ClosingFound {
+  /** Which, e.g. "drain-before" or "hand-over hood". */
+  readonly item: string;
+  /** What was measured, in the unit of the item; null where it was only seen. */
+  readonly value: number | null;
+  /** Who; empty as long as only this device knows. */
+  readonly by: string;
+  /** When, ISO 8601. */
+  readonly at: string;
+}
+
 /** A job as the server keeps it. */
 export interface JobView extends JobHead {
   readonly vehicle: JobVehicleInput;
@@ -190,6 +202,8 @@ export interface JobView extends JobHead {
   readonly planVersions: Readonly<Record<string, string>>;
   /** The last change of the bunch; null where nobody changed it. */
   readonly wiresVersion: string | null;
+  /** What was found and tried before the car is handed over, each once. */
+  readonly closing: readonly ClosingFound[];
   /** Closing proofs that stand, in the order in which they were shown. */
   readonly proofs: readonly ProofView[];
   /** Grows with every change. */

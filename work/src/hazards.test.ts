@@ -147,7 +147,7 @@ const HAZARDS: readonly (readonly [what: string, where: string, words: RegExp])[
   ['the car can roll', hazard('roll'), /wheels chocked/],
   [
     'remote start: hood, people, indoors',
-    JSON.stringify(handOverTests('remoteStart')),
+    JSON.stringify(handOverTests({ family: 'remoteStart', roles: [] })),
     /hood.*closed room/i,
   ],
   ['remote start on the list of steps', at('hand-over'), /crank by itself/],

@@ -3,7 +3,8 @@ import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import type { Reading } from '@lucky-thread/core/identify';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import { leadPointId, stateAt } from '@lucky-thread/core/vehicle';
-import { feedProofsOf, missingProofs } from './index';
+import type { JobContext } from './index';
+import { drainOf, faultRecordOf, feedProofsOf, missingProofs } from './index';
 
 const MODEL = {
   places: [
@@ -33,6 +34,9 @@ const JOB = {
     { feedId: 'lock', sourceId: 'kick/1' },
   ],
   proofs: [{ feedId: 'lock', kind: 'live' }],
+  closing: [],
+  vehicle: { steering: 'left' },
+  route: null,
   harness: [{ id: 'kick/1', name: '1' }],
 } as unknown as JobView;
 
@@ -93,4 +97,49 @@ it('stands once every reading of it has passed, and only then', () => {
   expect(shown(end('off', 12.4), end('run', 12.3), end('asleep', 1))).toBe(false);
   const elsewhere = leadPointId('end', 'memory', 'dash/F2');
   expect(shown(end('off', 12.4), end('run', 12.3), reading(elsewhere, 'asleep', 12.4))).toBe(false);
+});
+
+describe('what a job has on record of a lead that does not work', () => {
+  const recordOf = (feedId: string, readings: readonly Reading[], more: Partial<JobView> = {}) => {
+    const context = {
+      ...{ job: { ...JOB, ...more }, model: MODEL, settings: DEFAULT_SETTINGS, taps: [] },
+    } as unknown as JobContext;
+    return faultRecordOf({ context, readings, verdicts: [] }, feedId);
+  };
+
+  it('is what was proved of it, and not what failed or was read elsewhere', () => {
+    const end = leadPointId('end', 'supply', 'dash/F2');
+    const record = recordOf('supply', [
+      reading(end, 'run', 12.4),
+      reading(end, 'off', 9),
+      reading(leadPointId('end', 'memory', 'dash/F1'), 'asleep', 12.4),
+    ]);
+    expect(record?.record).toEqual({
+      spliced: false,
+      passed: [{ spot: 'end', place: 'run' }],
+      drainGood: undefined,
+    });
+    expect(record?.constant).toBe(false);
+    expect(recordOf('memory', [])?.constant).toBe(true);
+    expect(recordOf('nothing', [])).toBeUndefined();
+  });
+
+  it('says of the checks where they are done on this car, with what was planned', () => {
+    const here = recordOf('supply', [])?.here;
+    expect(here?.source).toMatch(/^F2 ROOM, Dash/);
+    expect(here?.seeFuse).toMatch(/^\d+(\.\d)? A, F2 ROOM, Dash/);
+    expect(here?.gauge).toMatch(/^planned: \d+ AWG, 2\.00 m$/);
+    expect(here?.inrush).toMatch(/4 A flow$/);
+    expect(here).not.toHaveProperty('standbyLabel');
+  });
+
+  it('counts the parked current once both sides of it are noted', () => {
+    const found = (item: string, value: number) => ({ item, value, by: 'Sam', at: '' });
+    const before = found('drain-before', 0.03);
+    expect(drainOf({ ...JOB, closing: [before] })).toBeUndefined();
+    const closing = [before, found('drain-after', 0.032)];
+    expect(recordOf('memory', [], { closing })?.record.drainGood).toBe(true);
+    const drawn = [before, found('drain-after', 0.4)];
+    expect(recordOf('memory', [], { closing: drawn })?.record.drainGood).toBe(false);
+  });
 });

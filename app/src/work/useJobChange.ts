@@ -30,6 +30,8 @@ export interface JobChange {
   readonly setRoute: (route: RouteInput | null) => void;
   /** A step of the work is done, passed over for a reason, or taken back. */
   readonly noteStep: (body: Extract<JobChangeBody, { kind: 'step' }>['body']) => void;
+  /** Something is found or tried before the hand-over, or taken back. */
+  readonly noteClosing: (body: Extract<JobChangeBody, { kind: 'closing' }>['body']) => void;
   /** Shows a closing proof with the readings that it rests on, or takes it back. */
   readonly prove: (
     proof: { readonly feedId: string; readonly kind: ProofKind },
@@ -72,6 +74,7 @@ export function useJobChange(job: JobView): JobChange {
     seeSlot: (body) => make([{ kind: 'slot', body }]),
     setRoute: (route) => make([{ kind: 'route', body: { route } }]),
     noteStep: (body) => make([{ kind: 'step', body }]),
+    noteClosing: (body) => make([{ kind: 'closing', body }]),
     setStanding: (changed) => {
       const { waitsFor, reopened } = { ...job, ...changed };
       make([{ kind: 'standing', body: { waitsFor, reopened } }]);

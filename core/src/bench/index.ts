@@ -1,5 +1,5 @@
 export { leadEnd, leadFuse, leadGround } from './car/addedLeads';
-export { leadTouch } from './car/leadCar';
+export { behindConverter, leadTouch } from './car/leadCar';
 export type { LeadTouch } from './car/leadCar';
 export type { FittedLead } from './car/addedLeads';
 export { batteryElements, restVoltage } from './car/battery';

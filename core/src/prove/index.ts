@@ -1,7 +1,9 @@
 export { PROOF_KINDS, closingProofs, proofKindsAt } from './closingProofs';
 export type { JoinedAt, Proof, PromisedFeed, ProofKind } from './closingProofs';
+export { dropOff } from './dropOff';
+export type { DropOff } from './dropOff';
 export { handOverTests } from './handOver';
-export type { HandOverTest } from './handOver';
+export type { HandOverTest, HandedOver } from './handOver';
 export { judgeCheck } from './judgeCheck';
 export type { CheckStanding } from './judgeCheck';
 export { FALLS_ASLEEP_MIN, NORMAL_DRAIN_A, parkedDrain } from './parkedDrain';

@@ -1,4 +1,5 @@
 import type { Reading } from '../identify';
+import type { LeadSpot } from '../vehicle';
 import { placeOf } from '../vehicle';
 import type { ProofCheck } from './proofChecks';
 
@@ -10,10 +11,14 @@ export type CheckStanding =
       readonly is: 'failed';
       readonly readingId: string;
       readonly shows: string;
+      /** Something arrives, only not what it should. */
+      readonly arrives: boolean;
       /** Where the fault is, and what to look at, likeliest first. */
       readonly look: readonly string[];
     };
 
+/** What a lamp says nothing of. */
+const BY_METER: readonly LeadSpot[] = ['ground', 'output'];
 /** Below this nothing arrives at all, V. */
 const NOTHING_V = 1;
 
@@ -33,8 +38,8 @@ export function judgeCheck(
   );
   if (reading === undefined) return { is: 'open' };
   const seen = seenIn(reading);
-  // A lamp is as dark over a tenth of a volt as over two: it says nothing of a ground.
-  if (seen === undefined || (seen.volts === undefined && check.spot === 'ground'))
+  // A lamp is as dark over a tenth of a volt as over two, and as bright on five volts as on seven.
+  if (seen === undefined || (seen.volts === undefined && BY_METER.includes(check.spot)))
     return { is: 'open' };
   const { id: readingId } = reading;
   const good =
@@ -44,10 +49,17 @@ export function judgeCheck(
         : Math.abs(seen.volts) <= (check.mostV ?? 0)
       : seen.volts === undefined
         ? seen.glow === 'lit'
-        : seen.volts >= check.leastV;
+        : seen.volts >= check.leastV && seen.volts <= (check.mostV ?? Infinity);
   return good
     ? { is: 'passed', readingId, shows: seen.shows }
-    : { is: 'failed', readingId, shows: seen.shows, look: lookAt(check, seen, currentA) };
+    : {
+        ...{ is: 'failed', readingId, shows: seen.shows, arrives: arrivesIn(seen) },
+        look: lookAt(check, seen, currentA),
+      };
+}
+
+function arrivesIn(seen: Seen): boolean {
+  return seen.volts === undefined ? seen.glow === 'dim' : Math.abs(seen.volts) > NOTHING_V;
 }
 
 interface Seen {
@@ -68,8 +80,10 @@ function seenIn({ value, clip }: Reading): Seen | undefined {
 
 function lookAt(check: ProofCheck, seen: Seen, currentA: number): readonly string[] {
   if (check.spot === 'ground') return GROUND;
+  if (check.spot === 'output')
+    return seen.volts !== undefined && seen.volts > NOTHING_V ? OUTPUT : NO_OUTPUT;
   if (check.leastV === undefined) return check.spot === 'endAddedOut' ? OTHER_WAY_IN : LIVE_ANYWAY;
-  const arrives = seen.volts === undefined ? seen.glow === 'dim' : Math.abs(seen.volts) > NOTHING_V;
+  const arrives = arrivesIn(seen);
   if (check.spot === 'original') return arrives ? ORIGINAL_WEAK : ORIGINAL_DEAD;
   if (!arrives) return check.spot === 'endOriginalOut' ? TURNED : NOTHING;
   if (seen.volts === undefined || currentA <= 0) return WEAK;
@@ -107,6 +121,15 @@ const ORIGINAL_DEAD = [
   'The tap’s blades: both in their contacts, pushed home.',
 ];
 const ORIGINAL_WEAK = ['The tap’s blades and the old contacts: seated, not spread, not burnt.'];
+const NO_OUTPUT = [
+  'Its input first: this state, at the converter’s own plug.',
+  'Its fuse inside, and its ground lead.',
+];
+const OUTPUT = [
+  'Unplug what it feeds and read again: right by itself, it is overloaded.',
+  'Its setting: some give 5 V or 12 V by a switch or a bridge.',
+  'Above its volts: take it out before it takes what it feeds along.',
+];
 const GROUND = [
   'Bare metal, a toothed washer, the ring crimped and tight.',
   'Another point: a factory stud that carries no airbag unit.',

@@ -241,3 +241,43 @@ describe('a check', () => {
     expect(proofChecks({ ...lead, feed: { ...lead.feed, role: 'lock' } })).toEqual([]);
   });
 });
+
+describe('a converter', () => {
+  const feed = { id: 'switched', role: 'switched', currentA: 2.9, outputV: 5 } as const;
+  const check = proofChecks({ ...provedLead(), feed }).find(({ spot }) => spot === 'output');
+  const read = (value: Reading['value']): Reading => ({
+    ...{
+      id: 'r',
+      sourceId: check?.pointId ?? '',
+      contact: undefined,
+      state: stateAt('run'),
+      value,
+    },
+  });
+  const standing = (volts: number) =>
+    check === undefined ? undefined : judgeCheck(check, [read({ kind: 'volts', volts })], 2.9);
+
+  it('is read at what it gives; a feed without one is not', () => {
+    expect(check && checkTitle(check)).toBe('Converter’s output: run');
+    // USB 2.0: 4.75 to 5.25 V (from memory).
+    expect(check && checkLimit(check)).toBe('4.75 to 5.25 V');
+    expect(proofChecks(provedLead()).some(({ spot }) => spot === 'output')).toBe(false);
+  });
+
+  it.each([
+    [4.74, 'failed', /overloaded/],
+    [4.75, 'passed', undefined],
+    [5.25, 'passed', undefined],
+    [5.26, 'failed', /Above its volts/],
+    [0, 'failed', /input first/],
+  ] as const)('at %s V has %s', (volts, is, look) => {
+    const found = standing(volts);
+    expect(found?.is).toBe(is);
+    if (found?.is === 'failed') expect(found.look.join(' ')).toMatch(look ?? /./);
+  });
+
+  it('is not told by a lamp', () => {
+    const lit = read({ kind: 'glow', glow: 'lit' });
+    expect(check && judgeCheck(check, [lit], 2.9).is).toBe('open');
+  });
+});

@@ -31,6 +31,8 @@ export interface ProofCheck {
 export interface ProvedLead {
   readonly feed: PromisedFeed & {
     readonly id: string;
+    /** What the device’s converter gives from it, V; undefined where it has none. */
+    readonly outputV?: number | undefined;
     /** What the lead draws from its source while it is proved, A; 0 where that is nothing before the hand-over. */
     readonly currentA: number;
   };
@@ -72,7 +74,29 @@ export function proofChecks(lead: ProvedLead): readonly ProofCheck[] {
   const checks = closingProofs(lead.feed, lead.of, lead.at).flatMap((proof) =>
     checksOf(lead, proof),
   );
-  return lead.ground ? [...checks, groundCheck(lead, checks)] : checks;
+  return [...checks, ...outputChecks(lead), ...(lead.ground ? [groundCheck(lead, checks)] : [])];
+}
+
+/** A converter holds its volts within a twentieth. USB 2.0 gives 4.75 to 5.25 V for 5 V (from memory); others by common practice. */
+const OUTPUT_SHARE = 0.05;
+
+/** What the device’s converter gives, in the first state that its feed is live in. */
+function outputChecks(lead: ProvedLead): ProofCheck[] {
+  const { outputV, id } = lead.feed;
+  if (outputV === undefined) return [];
+  const [state = stateAt('run')] = liveStates(lead);
+  const spot = 'output';
+  const [leastV, mostV] = [outputV * (1 - OUTPUT_SHARE), outputV * (1 + OUTPUT_SHARE)];
+  return [
+    {
+      ...{ id: `${spot} ${placeOf(state)}`, kind: 'live', spot, state },
+      pointId: leadPointId(spot, id, lead.sourceId),
+      how: 'Meter at what the converter gives, with what it feeds plugged in and working.',
+      ...{ expectV: outputV, leastV, mostV },
+      because: `${volts(leastV)} to ${volts(mostV)}: ${volts(outputV)} within a twentieth.`,
+      caution: undefined,
+    },
+  ];
 }
 
 function checksOf(lead: ProvedLead, proof: Proof): ProofCheck[] {
@@ -186,7 +210,8 @@ function volts(value: number): string {
 
 /** What a check must show, as short as it can be said. */
 export function checkLimit({ leastV, mostV }: Pick<ProofCheck, 'leastV' | 'mostV'>): string {
-  return leastV === undefined ? `≤ ${volts(mostV ?? 0)}` : `≥ ${volts(leastV)}`;
+  if (leastV === undefined) return `≤ ${volts(mostV ?? 0)}`;
+  return mostV === undefined ? `≥ ${volts(leastV)}` : `${leastV.toFixed(2)} to ${volts(mostV)}`;
 }
 
 /** A check’s state in words, as it stands over its row. */
@@ -200,4 +225,5 @@ const SPOT_WORDS: Record<LeadSpot, string> = {
   endAddedOut: 'Far end, added fuse out',
   original: 'Original circuit',
   ground: 'Ground, load on',
+  output: 'Converter’s output',
 };

@@ -1,8 +1,16 @@
 /**
  * Where an added lead is probed: at its far end with the load on, the same with the original fuse out or with its own fuse out,
- * at the original circuit behind its fuse, and between the device’s ground and the battery’s minus.
+ * at the original circuit behind its fuse, between the device’s ground and the battery’s minus, and at what the device’s converter
+ * gives.
  */
-export const LEAD_SPOTS = ['end', 'endOriginalOut', 'endAddedOut', 'original', 'ground'] as const;
+export const LEAD_SPOTS = [
+  'end',
+  'endOriginalOut',
+  'endAddedOut',
+  'original',
+  'ground',
+  'output',
+] as const;
 /** One of them. */
 export type LeadSpot = (typeof LEAD_SPOTS)[number];
 

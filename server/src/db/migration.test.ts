@@ -113,11 +113,11 @@ describe('a filled database of the version before', () => {
   it.each(Object.keys(OLD.jobs))('answers about job %s as it did', async (id) => {
     const { plan, ...before } = OLD.jobs[id] as OldJob;
     const { plan: now, ...after } = (await findJob(database.db, shopId, id)) ?? { plan: [] };
-    const { planVersions, wiresVersion, proofs, seen, waitsFor, reopened, route, steps, ...rest } =
-      after as JobView;
+    const { planVersions, wiresVersion, proofs, seen, closing, ...said } = after as JobView;
+    const { waitsFor, reopened, route, steps, ...rest } = said;
     expect(rest).toEqual(before);
     // Nothing has been changed by a command yet.
-    expect([planVersions, wiresVersion, seen]).toEqual([{}, null, []]);
+    expect([planVersions, wiresVersion, seen, closing]).toEqual([{}, null, [], []]);
     expect([waitsFor, reopened, route, steps]).toEqual([null, null, null, []]);
     const shown = (feedId: string) =>
       proofs.filter((one) => one.feedId === feedId).map((one) => one.kind);

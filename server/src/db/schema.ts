@@ -10,6 +10,7 @@ export {
   jobSlots,
   jobWires,
   jobSteps,
+  jobClosing,
   commands,
   unreadableJobs,
 } from './schema/jobs';

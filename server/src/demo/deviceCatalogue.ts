@@ -70,7 +70,10 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
     { id: 'switched', name: 'Supply', role: 'switched', currentA: 10, leadColour: 'red' },
   ]),
   entry('USB charger', 'Two ports, 3 A at 5 V each: 2.9 A at 12 V.', 'socket', [
-    { id: 'switched', name: 'Supply', role: 'switched', currentA: 2.9, leadColour: 'red' },
+    {
+      ...{ id: 'switched', name: 'Supply', role: 'switched', currentA: 2.9, leadColour: 'red' },
+      outputV: 5,
+    },
   ]),
   entry('Cabin lights', 'On the constant, so that they work with the key out.', 'socket', [
     { id: 'memory', name: 'Supply', role: 'constant', currentA: 2, leadColour: 'red' },

@@ -75,6 +75,41 @@ describe('steps of the work', () => {
   });
 });
 
+describe('what is found before the hand-over', () => {
+  const note = (who: Visitor, item: string, body: object) =>
+    who.put<JobView & ProblemDocument>(`/jobs/${job.id}/closing/${encodeURIComponent(item)}`, {
+      ...commandHead(),
+      ...body,
+    });
+
+  it('stands once, says who found it, and the last who says so is right', async () => {
+    await note(visitor, 'drain-before', { done: true, value: 0.03 });
+    await note(visitor, 'hand-over:hood', { done: true, value: null });
+    await note(lead, 'drain-before', { done: true, value: 0.028 });
+    expect((await now()).closing).toMatchObject([
+      { item: 'drain-before', value: 0.028, by: 'Lead' },
+      { item: 'hand-over:hood', value: null, by: 'Installer' },
+    ]);
+  });
+
+  it('is gone when it is taken back', async () => {
+    await note(visitor, 'hand-over:hood', { done: true, value: null });
+    await note(lead, 'hand-over:hood', { done: false, value: null });
+    expect((await now()).closing).toEqual([]);
+  });
+
+  it('wants an item by its name and a number that can be', async () => {
+    expect((await note(visitor, 'two words', { done: true, value: null })).status).toBe(404);
+    expect(
+      (await note(visitor, `drop-off:${'x'.repeat(46)}`, { done: true, value: 1 })).status,
+    ).toBe(404);
+    expect((await note(visitor, 'drop-off:a\u0000', { done: true, value: 1 })).status).toBe(404);
+    const wild = await note(visitor, 'drain-before', { done: true, value: 1e9 });
+    expect(problemPaths(wild)).toEqual(['value']);
+    expect((await now()).closing).toEqual([]);
+  });
+});
+
 describe('the set-up of a device', () => {
   const make = (setUp: object): Promise<Answer<JobView & ProblemDocument>> =>
     visitor.put(`/jobs/${uuidv7()}`, {

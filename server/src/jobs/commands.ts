@@ -18,6 +18,7 @@ export interface CommandAt {
     | 'standing'
     | 'route'
     | 'step'
+    | 'closing'
     | 'proof'
     | 'withdrawProof';
   readonly subject: string;

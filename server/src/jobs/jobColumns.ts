@@ -1,4 +1,5 @@
 import type {
+  ClosingFound,
   FeedInput,
   FeedPlanInput,
   HarnessWireInput,
@@ -38,7 +39,8 @@ export const JOB_COLUMNS = {
     select coalesce(json_agg(json_strip_nulls(json_build_object('id', f.id, 'name', f.name, 'role', f.role,
       'currentA', f.current_a, 'inrushA', f.inrush_a, 'inrushS', f.inrush_s, 'standbyA', f.standby_a,
       'leadColour', f.lead_colour, 'holdsCranking', f.holds_cranking, 'liveInAcc', f.live_in_acc,
-      'polarity', f.polarity, 'optional', f.optional, 'direction', f.direction, 'leftOff', f.left_off))
+      'polarity', f.polarity, 'optional', f.optional, 'direction', f.direction, 'leftOff', f.left_off,
+      'outputV', f.output_v))
       order by f.position), '[]')
     from job_feeds f where f.job_id = ${jobs.id})`,
   plan: sql<FeedPlanInput[]>`(
@@ -67,6 +69,10 @@ export const JOB_COLUMNS = {
     select coalesce(json_agg(json_build_object('stepId', s.step_id, 'by', u.name, 'at', s.done_at, 'reason', s.reason)
       order by s.done_at, s.id), '[]')
     from job_steps s join users u on u.id = s.done_by where s.job_id = ${jobs.id} and s.undone_at is null)`,
+  closing: sql<ClosingFound[]>`(
+    select coalesce(json_agg(json_build_object('item', c.item, 'value', c.value, 'by', u.name, 'at', c.at)
+      order by c.item), '[]')
+    from job_closing c join users u on u.id = c.by where c.job_id = ${jobs.id})`,
   loggedFeedIds: sql<string[]>`(
     select coalesce(json_agg(t.feed_id order by t.logged_at, t.id), '[]') from tap_points t
     where t.job_id = ${jobs.id} and t.feed_id is not null and not t.retired)`,

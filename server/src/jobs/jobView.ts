@@ -1,5 +1,6 @@
 import { FeedPlanInput, modelName } from '@lucky-thread/contract';
 import type {
+  ClosingFound,
   FeedInput,
   HarnessWireInput,
   JobSummary,
@@ -29,6 +30,7 @@ export interface JobRow extends SummaryRow {
   readonly wires: readonly HarnessWireInput[];
   readonly seen: readonly SlotSeen[];
   readonly steps: readonly StepDone[];
+  readonly closing: readonly ClosingFound[];
   readonly loggedFeedIds: readonly string[];
   readonly createdBy: string;
 }
@@ -80,6 +82,7 @@ export function jobView(row: JobRow): JobView {
     seen: row.seen,
     route: job.route,
     steps: row.steps.map((one) => ({ ...one, at: new Date(one.at).toISOString() })),
+    closing: row.closing.map((one) => ({ ...one, at: new Date(one.at).toISOString() })),
     wiresVersion: job.wiresCommandId,
     version: job.version,
     createdAt: job.createdAt.toISOString(),

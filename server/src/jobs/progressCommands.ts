@@ -1,4 +1,5 @@
 import type {
+  ClosingRequest,
   DeferRequest,
   JobView,
   PutRouteRequest,
@@ -11,7 +12,7 @@ import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import { and, eq, isNull, sql } from 'drizzle-orm';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
-import { jobSteps, jobs } from '../db/schema';
+import { jobClosing, jobSteps, jobs } from '../db/schema';
 import { applyOnce } from './commands';
 
 /** Notes a phase that was reached. Whoever got further keeps it: two of these come out the same in any order. */
@@ -85,6 +86,29 @@ export async function noteStep(
       })
       // Somebody else did it meanwhile: once is enough.
       .onConflictDoNothing();
+  });
+}
+
+/** Notes what was found or tried before the hand-over, or takes it back. Who says so last is right. */
+export async function noteClosing(
+  db: Database,
+  actor: Actor,
+  { jobId, item }: { readonly jobId: string; readonly item: string },
+  request: ClosingRequest,
+): Promise<JobView> {
+  const command = { at: { jobId, kind: 'closing', subject: item }, head: request } as const;
+  return applyOnce(db, actor, command, async (tx) => {
+    if (!request.done) {
+      await tx
+        .delete(jobClosing)
+        .where(and(eq(jobClosing.jobId, jobId), eq(jobClosing.item, item)));
+      return;
+    }
+    const found = { value: request.value, by: actor.userId, at: new Date(request.at) };
+    await tx
+      .insert(jobClosing)
+      .values({ jobId, item, ...found })
+      .onConflictDoUpdate({ target: [jobClosing.jobId, jobClosing.item], set: found });
   });
 }
 

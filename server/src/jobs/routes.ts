@@ -1,6 +1,7 @@
 import type { Request } from 'express';
 import { Router } from 'express';
 import {
+  ClosingRequest,
   CreateJobRequest,
   DeferRequest,
   JobFilter,
@@ -23,12 +24,22 @@ import { pageOfJobs } from './jobRepository';
 import { createJob, getJob } from './jobService';
 import { putPlan } from './planCommand';
 import { seeSlot } from './slotCommand';
-import { deferCheck, noteStep, putRoute, putStanding, reachPhase } from './progressCommands';
+import {
+  deferCheck,
+  noteClosing,
+  noteStep,
+  putRoute,
+  putStanding,
+  reachPhase,
+} from './progressCommands';
 import { showProof, withdrawProof } from './proofCommand';
 import { putWires } from './wiresCommand';
 
 /** Steps go by what is done and to what, e.g. `fit:memory`: no blanks, no strokes, nothing that is no letter or mark. */
 const STEP_ID = /^[^\s/\p{C}]{1,80}$/u;
+
+/** Closing checks go by a kind and, where there are several, which: `drain-before`, `drop-off:switched`. */
+const CLOSING_ITEM = /^[a-z-]{3,30}(?::[^\s/\p{C}]{1,45})?$/u;
 
 /** The shop's jobs. */
 export function jobRoutes(db: Database): Router {
@@ -74,6 +85,12 @@ export function jobRoutes(db: Database): Router {
     const { stepId } = request.params;
     if (!STEP_ID.test(stepId)) throw notFound('Step');
     response.json(await noteStep(db, actorOf(request), { jobId: jobIn(request), stepId }, body));
+  });
+  router.put('/jobs/:jobId/closing/:item', async (request, response) => {
+    const body = checked(ClosingRequest, request.body);
+    const { item } = request.params;
+    if (!CLOSING_ITEM.test(item)) throw notFound('Closing check');
+    response.json(await noteClosing(db, actorOf(request), { jobId: jobIn(request), item }, body));
   });
   router.put('/jobs/:jobId/standing', async (request, response) => {
     const body = checked(StandingRequest, request.body);

@@ -36,6 +36,7 @@ export function fittedLeadsOf(
         leadOhm: ok === undefined ? USUAL_LEAD_OHM : ok.drop.supplyV / feed.currentA,
         loadOhm: NOMINAL_V / Math.max(drawnBy(tapped, of), LEAST_A),
         groundOhm: GROUND_OHM,
+        outputV: feed.outputV,
       },
     ];
   });

@@ -1,5 +1,6 @@
 import type { BenchCar, BenchTouch, Clip, FittedLead } from '@lucky-thread/core/bench';
 import {
+  behindConverter,
   lampShows,
   leadTouch,
   meterShows,
@@ -56,7 +57,9 @@ export function meterSession(
   /** The car as it is probed: with the job’s leads fitted while one of them is, untouched otherwise. */
   let probed = car;
   let state: VehicleState = PARKED;
-  let probe: { pointId: string; contact: 'a' | 'b' | undefined } | undefined;
+  let probe: { pointId: string; contact: 'a' | 'b' | undefined; clip?: Clip } | undefined;
+  /** What a device’s converter gives where the probe is behind one, V. */
+  let converterV: number | undefined;
   let clip: string | undefined;
   const touch = (): BenchTouch | undefined =>
     probe === undefined
@@ -85,7 +88,11 @@ export function meterSession(
         : leadTouch(car.vehicle, fitted, { id: lead.id, spot });
     if (touched === undefined) return METER_ERRORS.parameter;
     probed = touched.car;
-    probe = { pointId: touched.pointId, contact: touched.contact };
+    probe = {
+      ...{ pointId: touched.pointId, contact: touched.contact },
+      ...(touched.clip === undefined ? {} : { clip: touched.clip }),
+    };
+    converterV = touched.converterV;
     return 'OK';
   };
   const commands = new Map<string, (parameter: string) => string | Promise<string>>(
@@ -105,6 +112,7 @@ export function meterSession(
           return METER_ERRORS.parameter;
         probe = { pointId, contact };
         probed = car;
+        converterV = undefined;
         return 'OK';
       },
       'SIM:CLIP': (parameter: string) => {
@@ -117,7 +125,7 @@ export function meterSession(
         measured((at) => {
           const shows = meterShows(probed, at, random);
           return shows.kind === 'volts'
-            ? number(shows.volts)
+            ? number(behindConverter(shows.volts, converterV))
             : `${number(shows.lowV)},${number(shows.highV)}`;
         }),
       'MEAS:RES?': (parameter: string) =>

@@ -1,7 +1,7 @@
 import type { JobView, ReadingView, ShopSettings, TapPointView } from '@lucky-thread/contract';
 import { toCoreReading } from '@lucky-thread/contract';
 import type { BenchVehicle } from '@lucky-thread/core/bench';
-import { leadTouch, meterReading } from '@lucky-thread/core/bench';
+import { behindConverter, leadTouch, meterReading } from '@lucky-thread/core/bench';
 import { advise } from '@lucky-thread/core/identify';
 import type { VehicleState } from '@lucky-thread/core/vehicle';
 import { PARKED } from '@lucky-thread/core/vehicle';
@@ -38,8 +38,8 @@ export function provingReadings(
         const { spot, state, pointId: sourceId } = check;
         const touch = leadTouch(bench, leads, { id: tapped.feed.id, spot });
         if (standing.is !== 'open' || touch === undefined) return [];
-        const { car, ...at } = touch;
-        const volts = meterReading(car, { ...at, state }, random);
+        const { car, converterV, ...at } = touch;
+        const volts = behindConverter(meterReading(car, { ...at, state }, random), converterV);
         return [{ sourceId, state, volts: Math.round(volts * 100) / 100 }];
       }),
   );

@@ -29,7 +29,9 @@ function perfect(bunch: GeneratedBunch, level: SignalLevel): SignalAnswers {
     const wanted = jointFor(lead.joint, behind);
     return [lead.id, { wireId, ...(wanted === undefined ? {} : { joint: choiceOf(wanted) }) }];
   });
-  const handOver = handOverTests('remoteStart').map(({ id, must }) => [id, must] as const);
+  const handOver = handOverTests({ family: 'remoteStart', roles: [] }).map(
+    ({ id, must }) => [id, must] as const,
+  );
   return { leads: Object.fromEntries(leads), handOver: Object.fromEntries(handOver) };
 }
 

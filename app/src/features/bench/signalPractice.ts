@@ -37,7 +37,9 @@ export const JOINT_WORDS: Record<JointChoice, string> = {
 /** The tests before hand-over of a level that come to something the car does. */
 export function testsOf({ handOver }: SignalLevel): ReturnType<typeof handOverTests> {
   if (handOver !== true) return [];
-  return handOverTests('remoteStart').filter(({ must }) => must.startsWith('It must '));
+  return handOverTests({ family: 'remoteStart', roles: [] }).filter(({ must }) =>
+    must.startsWith('It must '),
+  );
 }
 
 /** What was right about a bunch, what its joints would have burnt, and what the instruments did. */

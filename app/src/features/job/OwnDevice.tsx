@@ -80,6 +80,7 @@ export function OwnDevice({ device, problems, onDevice }: OwnDeviceProps) {
             feed={feed}
             index={index}
             leftOffProblem={problemAt(problems, `device.feeds.${index}.leftOff`)}
+            outputProblem={problemAt(problems, `device.feeds.${index}.outputV`)}
             onFeed={(next) => setFeed(index, next)}
           />
           <FeedExtras
@@ -114,6 +115,7 @@ function LeadWays(props: {
   readonly feed: FeedInput;
   readonly index: number;
   readonly leftOffProblem: string | undefined;
+  readonly outputProblem: string | undefined;
   readonly onFeed: (feed: FeedInput) => void;
 }) {
   const { feed, index, onFeed } = props;
@@ -157,6 +159,16 @@ function LeadWays(props: {
           onChange={(direction) => put({ direction })}
         />
       )}
+      {!isTrigger(feed.role) && (
+        <NumberField
+          label="Its converter gives (empty: none)"
+          of={{ unit: 'V' }}
+          value={feed.outputV}
+          problem={props.outputProblem}
+          testID={`output-${index}`}
+          onValue={(outputV) => onFeed(withOutput(feed, outputV))}
+        />
+      )}
       {feed.role === 'switched' && (
         <Toggle
           label="While cranking"
@@ -174,6 +186,12 @@ function LeadWays(props: {
 function withLeftOff(feed: FeedInput, words: string): FeedInput {
   const { leftOff: _before, ...rest } = feed;
   return words === '' ? rest : { ...rest, leftOff: words };
+}
+
+/** A feed with a converter behind it; none where nothing is said. */
+function withOutput(feed: FeedInput, outputV: number | undefined): FeedInput {
+  const { outputV: _before, ...rest } = feed;
+  return outputV === undefined ? rest : { ...rest, outputV };
 }
 
 const DIRECTION_WORDS: Record<LeadDirection, string> = {

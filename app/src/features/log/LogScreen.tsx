@@ -72,6 +72,19 @@ export function LogScreen({ context }: { readonly context: JobContext }) {
           first={index === 0}
         />
       ))}
+      {open.length === 0 && (
+        <ActionButton
+          kind="quiet"
+          label="Something does not work: find out why"
+          testID="find-fault"
+          onPress={() =>
+            router.navigate({
+              pathname: '/tools/[tool]',
+              params: { tool: 'fault', job: context.job.id },
+            })
+          }
+        />
+      )}
       {open.length === 0 && <JobStanding job={context.job} />}
       {logged.map((tap) => (
         <TapPointCard key={tap.id} tap={tap} model={context.model} />

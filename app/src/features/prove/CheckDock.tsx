@@ -1,5 +1,5 @@
 import type { JobContext } from '@lucky-thread/work';
-import type { SymptomId } from '@lucky-thread/core/prove/symptoms';
+import { searchFrom, writeChecks } from '@lucky-thread/core/prove/symptoms';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import { PLACE_WORDS, describeState, isLeadPoint, placeOf } from '@lucky-thread/core/vehicle';
 import { useRouter } from 'expo-router';
@@ -99,7 +99,10 @@ export function CheckDock({ context, proving, current }: CheckDockProps) {
             onPress={() =>
               router.navigate({
                 pathname: '/tools/[tool]',
-                params: { tool: 'fault', symptom: symptomOf(check) },
+                params: {
+                  ...{ tool: 'fault', job: jobId, feed: current.feedId },
+                  ...beginning(check, standing.arrives),
+                },
               })
             }
           />
@@ -119,11 +122,13 @@ export function CheckDock({ context, proving, current }: CheckDockProps) {
   );
 }
 
-/** Which search begins with what a check has shown. */
-function symptomOf({ spot, state }: CurrentCheck['check']): SymptomId {
-  if (spot === 'original') return 'originalDead';
-  if (placeOf(state) === 'crank') return 'cranking';
-  return spot === 'ground' ? 'weak' : 'dead';
+/** The search for a fault as its address has it. */
+function beginning(
+  check: CurrentCheck['check'],
+  arrives: boolean,
+): { readonly symptom: string; readonly seen: string } {
+  const { symptom, done } = searchFrom(check, arrives);
+  return { symptom, seen: writeChecks(done) };
 }
 
 function capital(text: string): string {

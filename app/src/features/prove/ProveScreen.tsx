@@ -10,6 +10,7 @@ import { WithDock } from '../../ui/WithDock';
 import { useFind } from '../../work/useFind';
 import { useJobChange } from '../../work/useJobChange';
 import { CheckDock, PROOF_WAITS } from './CheckDock';
+import { DropOffTimes } from './DropOffTimes';
 import { FeedProofsCard } from './FeedProofsCard';
 import { HandOver } from './HandOver';
 import { ParkedDrain } from './ParkedDrain';
@@ -66,8 +67,9 @@ export function ProveScreen({ context }: { readonly context: JobContext }) {
             onSeen={(kind) => seen(one, kind)}
           />
         ))}
-        <ParkedDrain job={context.job} />
-        <HandOver job={context.job} />
+        <DropOffTimes job={context.job} onNote={change.noteClosing} />
+        <ParkedDrain job={context.job} onNote={change.noteClosing} />
+        <HandOver job={context.job} onNote={change.noteClosing} />
       </View>
     </WithDock>
   );

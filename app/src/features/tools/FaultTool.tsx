@@ -4,39 +4,93 @@ import type {
   FaultCheckId,
   SymptomId,
 } from '@lucky-thread/core/prove/symptoms';
-import { CAUSES, FAULT_CHECKS, SYMPTOMS, diagnose } from '@lucky-thread/core/prove/symptoms';
+import {
+  CAUSES,
+  FAULT_CHECKS,
+  SYMPTOMS,
+  causeFactors,
+  diagnose,
+  readChecks,
+  writeChecks,
+} from '@lucky-thread/core/prove/symptoms';
+import type { FaultRecord, JobContext } from '@lucky-thread/work';
+import { faultRecordOf, tappedFeeds } from '@lucky-thread/work';
+import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useToolInputs } from '../../sizing/useToolInputs';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
 import { Choice } from '../../ui/Choice';
+import { Failed, Loading } from '../../ui/States';
 import { usePalette } from '../../ui/ThemeProvider';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
+import { coreReadings } from '../../work/jobReadings';
+import { useFind } from '../../work/useFind';
+import { useJob } from '../../work/useJob';
 import { ToolPage } from './ToolPage';
 
-const DEFAULTS = { symptom: 'dead', seen: '' };
+const DEFAULTS = { symptom: 'dead', seen: '', job: '', feed: '' };
 const SYMPTOM_IDS = Object.keys(SYMPTOMS) as SymptomId[];
 /** So many suspects are shown. */
 const SHOWN = 5;
 
-/** From what somebody complains of to what is wrong, one check at a time: always the one that tells most for its seconds. */
+/** From what somebody complains of to what is wrong; with a job it starts from what that has on record. */
 export function FaultTool() {
+  const [{ job, feed }] = useToolInputs(DEFAULTS);
+  if (job === '') return <FaultSearch record={undefined} />;
+  return <FaultOfJob jobId={job} feedId={feed} />;
+}
+
+function FaultOfJob({ jobId, feedId }: { readonly jobId: string; readonly feedId: string }) {
+  const { context, failed, why, retry } = useJob(jobId);
+  if (failed) return <Failed what="The job" why={why} onRetry={retry} />;
+  if (context === undefined) return <Loading what="the job" />;
+  return <FaultOfLead context={context} feedId={feedId} />;
+}
+
+function FaultOfLead(props: { readonly context: JobContext; readonly feedId: string }) {
+  const { context } = props;
+  const { rows, advice } = useFind(context);
+  const record = useMemo(() => {
+    const feedId = tappedFeeds(context).some(({ feed }) => feed.id === props.feedId)
+      ? props.feedId
+      : (tappedFeeds(context)[0]?.feed.id ?? '');
+    const verdicts = advice?.verdicts ?? [];
+    return faultRecordOf({ context, readings: coreReadings(rows), verdicts }, feedId);
+  }, [context, props.feedId, rows, advice]);
+  return <FaultSearch record={record} leads={tappedFeeds(context).map(({ feed }) => feed)} />;
+}
+
+/** One check at a time: always the one after which a cause is expected to be named soonest. */
+function FaultSearch({ record, leads = [] }: FaultSearchProps) {
   const [inputs, set] = useToolInputs(DEFAULTS);
   const symptom = SYMPTOM_IDS.find((one) => one === inputs.symptom) ?? 'dead';
-  const done = seenIn(inputs.seen, symptom);
-  const { suspects, sure, next } = diagnose(symptom, done);
+  const done = readChecks(inputs.seen, symptom);
+  const factors = useMemo(
+    () => (record === undefined ? {} : causeFactors(record.record, record.constant)),
+    [record],
+  );
+  const { suspects, sure, next } = useMemo(
+    () => diagnose(symptom, readChecks(inputs.seen, symptom), factors),
+    [symptom, inputs.seen, factors],
+  );
   const [first] = suspects;
   const seenNow = (check: FaultCheckId, outcome: number): void =>
-    set({ seen: written([...done, { check, outcome }]) });
+    set({ seen: writeChecks([...done, { check, outcome }]) });
   return (
     <ToolPage
       tool="fault"
       answer={
         <>
           {next !== undefined && (
-            <NextCheck key={next} checkId={next} onSeen={(outcome) => seenNow(next, outcome)} />
+            <NextCheck
+              key={next}
+              checkId={next}
+              here={record?.here[next]}
+              onSeen={(outcome) => seenNow(next, outcome)}
+            />
           )}
           {next === undefined && first !== undefined && (
             <Card testID="found">
@@ -53,11 +107,21 @@ export function FaultTool() {
             label="Undo the last"
             testID="fault-undo"
             disabled={done.length === 0}
-            onPress={() => set({ seen: written(done.slice(0, -1)) })}
+            onPress={() => set({ seen: writeChecks(done.slice(0, -1)) })}
           />
         </>
       }
     >
+      {record !== undefined && leads.length > 1 && (
+        <Choice
+          label="Which lead"
+          testID="faulty-lead"
+          options={leads.map(({ id, name }) => ({ value: id, label: name }))}
+          value={record.feedId}
+          onChange={(feed) => set({ feed, seen: '' })}
+        />
+      )}
+      {record !== undefined && <Words testID="on-record">{onRecord(record)}</Words>}
       <Choice
         label="What is wrong"
         testID="symptom"
@@ -83,9 +147,25 @@ export function FaultTool() {
   );
 }
 
+interface FaultSearchProps {
+  /** What is on record of the lead; undefined where there is no job. */
+  readonly record: FaultRecord | undefined;
+  /** The job’s leads, to choose another one. */
+  readonly leads?: readonly { readonly id: string; readonly name: string }[];
+}
+
+/** What the search starts from. */
+function onRecord({ feedName, record, here }: FaultRecord): string {
+  const passed = record.passed.length;
+  const where = here.source === undefined ? '' : ` at ${here.source}`;
+  return `${feedName}${where}. ${passed === 0 ? 'Nothing was proved by a reading: every cause is open.' : `${passed} proof${passed === 1 ? '' : 's'} passed when it was fitted: what they showed good comes last.`}`;
+}
+
 /** The check in hand, with a button for each thing that it may show. */
 function NextCheck(props: {
   readonly checkId: FaultCheckId;
+  /** Where that is on this car; undefined without a job. */
+  readonly here: string | undefined;
   readonly onSeen: (outcome: number) => void;
 }) {
   const { say, seconds, caution, outcomes }: FaultCheck = FAULT_CHECKS[props.checkId];
@@ -94,6 +174,7 @@ function NextCheck(props: {
       <Words kind="instruction" testID="fault-check">
         {say}
       </Words>
+      {props.here !== undefined && <Words testID="fault-here">{`Here: ${props.here}.`}</Words>}
       <Words kind="small" soft>{`About ${seconds} s`}</Words>
       {caution !== undefined && <Caution>{caution}</Caution>}
       {outcomes.map((name, outcome) => (
@@ -123,22 +204,6 @@ function Suspect({ name, probability }: { readonly name: string; readonly probab
       </View>
     </View>
   );
-}
-
-/** What was seen, as it stands in the address; what is no check of the symptom is passed over. */
-function seenIn(text: string, symptom: SymptomId): CheckDone[] {
-  const known: readonly string[] = SYMPTOMS[symptom].checks;
-  return text.split('.').flatMap((part): CheckDone[] => {
-    const [check = '', outcome = ''] = part.split('-');
-    const at = Number(outcome);
-    if (!known.includes(check) || !/^\d$/.test(outcome)) return [];
-    const id = check as FaultCheckId;
-    return at < FAULT_CHECKS[id].outcomes.length ? [{ check: id, outcome: at }] : [];
-  });
-}
-
-function written(done: readonly CheckDone[]): string {
-  return done.map(({ check, outcome }) => `${check}-${outcome}`).join('.');
 }
 
 const styles = StyleSheet.create({

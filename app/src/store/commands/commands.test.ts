@@ -7,6 +7,7 @@ import {
   validate,
 } from '@lucky-thread/contract';
 import {
+  ClosingRequest,
   DeferRequest,
   SeeSlotRequest,
   ShowProofRequest,
@@ -34,6 +35,7 @@ const JOB = {
   reopened: null,
   route: null,
   steps: [],
+  closing: [],
 } as unknown as JobView;
 
 const AT = '2026-05-04T10:00:00.000Z';
@@ -57,6 +59,7 @@ const CHANGES: readonly JobChangeBody[] = [
   { kind: 'standing', body: { waitsFor: 'a grommet', reopened: 'it rattles' } },
   { kind: 'route', body: { route: { mount: 'screenTop', aim: 'short' } } },
   { kind: 'step', body: { stepId: 'fit:a', done: true, reason: null } },
+  { kind: 'closing', body: { item: 'drain-before', done: true, value: 0.03 } },
   { kind: 'proof', body: { feedId: 'a', kind: 'dead', readingIds: [] } },
   { kind: 'proofWithdrawal', body: { proofId: 'p' } },
 ];
@@ -82,6 +85,7 @@ describe('every change', () => {
       standing: StandingRequest,
       route: PutRouteRequest,
       step: StepRequest,
+      closing: ClosingRequest,
       proof: ShowProofRequest,
     } as const;
     for (const command of commands(...CHANGES)) {

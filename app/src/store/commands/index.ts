@@ -1,4 +1,5 @@
 import type { JobView } from '@lucky-thread/contract';
+import { closing } from './closing';
 import { defer } from './defer';
 import type { Bodies, CommandKind, JobChangeBody, Made, Sent } from './jobCommand';
 import { phase } from './phase';
@@ -22,6 +23,7 @@ const KINDS: { readonly [Kind in keyof Bodies]: CommandKind<Bodies[Kind]> } = {
   standing,
   route,
   step,
+  closing,
   proof,
   proofWithdrawal,
 };

@@ -1,4 +1,5 @@
 import type {
+  ClosingRequest,
   FeedPlanInput,
   HarnessWireInput,
   JobView,
@@ -59,6 +60,7 @@ export interface Bodies {
   readonly standing: Pick<StandingRequest, 'waitsFor' | 'reopened'>;
   readonly route: Pick<PutRouteRequest, 'route'>;
   readonly step: { readonly stepId: string } & Pick<StepRequest, 'done' | 'reason'>;
+  readonly closing: { readonly item: string } & Pick<ClosingRequest, 'done' | 'value'>;
   readonly proof: Omit<ShowProofRequest, 'at'>;
   readonly proofWithdrawal: { readonly proofId: string };
 }

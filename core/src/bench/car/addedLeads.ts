@@ -25,6 +25,8 @@ export interface FittedLead {
   readonly groundOhm: number;
   /** Insulation chafed through to the body, Ω; undefined: whole. */
   readonly chafedOhm?: number | undefined;
+  /** What the device’s converter gives at its own plug, V; left out where it has none. */
+  readonly outputV?: number | undefined;
 }
 
 /** Far end of a lead, and the device’s ground. */

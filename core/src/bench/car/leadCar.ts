@@ -1,4 +1,5 @@
 import type { LeadSpot } from '../../vehicle';
+import type { Clip } from '../instrument/touch';
 import type { FittedLead } from './addedLeads';
 import { leadEnd, leadGround } from './addedLeads';
 import type { BenchCar } from './benchCar';
@@ -10,6 +11,23 @@ export interface LeadTouch {
   readonly car: BenchCar;
   readonly pointId: string;
   readonly contact?: 'a' | 'b';
+  /** Where the clip sits: undefined for bright metal. */
+  readonly clip?: Clip;
+  /** What stands between lead and probe: it gives these volts while it is fed, V. */
+  readonly converterV?: number;
+}
+
+/** A converter for small electronics runs from about this on, V. Common practice. */
+const CONVERTER_RUNS_V = 8;
+
+/**
+ * What a meter shows behind a device’s converter, V, for what it would show before it.
+ *
+ * @example behindConverter(12.2, 5) // 5
+ */
+export function behindConverter(volts: number, converterV: number | undefined): number {
+  if (converterV === undefined) return volts;
+  return Math.abs(volts) >= CONVERTER_RUNS_V ? converterV : 0;
 }
 
 /**
@@ -25,6 +43,11 @@ export function leadTouch(
   if (lead === undefined) return undefined;
   const fitted = leads.map((one) => (one === lead ? asProbed(one, spot) : one));
   const car = benchCar(vehicle, { ...UNTOUCHED, leads: fitted });
+  if (spot === 'output')
+    return {
+      ...{ car, pointId: leadEnd(id), clip: { to: { pointId: leadGround(id) }, ohm: 0.05 } },
+      ...(lead.outputV === undefined ? {} : { converterV: lead.outputV }),
+    };
   if (spot !== 'original')
     return { car, pointId: spot === 'ground' ? leadGround(id) : leadEnd(id) };
   return 'slotId' in lead.at

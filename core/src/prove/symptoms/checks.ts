@@ -26,39 +26,33 @@ const CRANK = 'Neutral or park, brake on, nobody near belts and fan, never in a 
 
 /** Every check. Seconds are common practice. */
 export const FAULT_CHECKS = {
-  farPair: check(
-    'Device on. Meter over its plug: plus lead to ground lead.',
-    30,
-    SUPPLY,
-    {
-      addedFuse: 2,
-      leadOpen: 2,
-      groundOpen: 2,
-      noSupply: 2,
-      badCrimp: 1,
-      poorGround: 1,
-      thinLead: 1,
-      weakBattery: 3,
-    },
-  ),
-  farPlus: check(
-    'Meter at the device’s plus lead, clip on bare metal of the body.',
-    30,
-    SUPPLY,
-    { addedFuse: 2, leadOpen: 2, noSupply: 2, badCrimp: 1, thinLead: 1, weakBattery: 3 },
-  ),
-  behindFuse: check(
-    'Meter on the added fuse’s load side, clip on bare metal.',
-    30,
-    SUPPLY,
-    { addedFuse: 2, noSupply: 2, weakBattery: 3 },
-  ),
-  source: check(
-    'Meter on the source itself, in the state that the device wants.',
-    30,
-    SUPPLY,
-    { noSupply: 2, weakBattery: 3 },
-  ),
+  farPair: check('Device on. Meter over its plug: plus lead to ground lead.', 30, SUPPLY, {
+    addedFuse: 2,
+    leadOpen: 2,
+    groundOpen: 2,
+    noSupply: 2,
+    badCrimp: 1,
+    poorGround: 1,
+    thinLead: 1,
+    weakBattery: 3,
+  }),
+  farPlus: check('Meter at the device’s plus lead, clip on bare metal of the body.', 30, SUPPLY, {
+    addedFuse: 2,
+    leadOpen: 2,
+    noSupply: 2,
+    badCrimp: 1,
+    thinLead: 1,
+    weakBattery: 3,
+  }),
+  behindFuse: check('Meter on the added fuse’s load side, clip on bare metal.', 30, SUPPLY, {
+    addedFuse: 2,
+    noSupply: 2,
+    weakBattery: 3,
+  }),
+  source: check('Meter on the source itself, in the state that the device wants.', 30, SUPPLY, {
+    noSupply: 2,
+    weakBattery: 3,
+  }),
   seeFuse: careful(
     KEY_OFF,
     check(

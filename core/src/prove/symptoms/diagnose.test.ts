@@ -1,3 +1,5 @@
+import type { LeadSpot, StitchPlace } from '../../vehicle';
+import { stateAt } from '../../vehicle';
 import type { CheckDone, LeadRecord, SymptomId } from './index';
 import {
   CAUSES,
@@ -7,6 +9,9 @@ import {
   bitsOf,
   causeFactors,
   diagnose,
+  readChecks,
+  searchFrom,
+  writeChecks,
 } from './index';
 
 const IDS = Object.keys(SYMPTOMS) as SymptomId[];
@@ -146,5 +151,40 @@ describe('what a job has on record', () => {
       causeFactors({ ...record, passed }),
     );
     expect(suspects[0]?.suspect).toBe('leadOpen');
+  });
+});
+
+describe('a search that begins with a proof', () => {
+  const at = (
+    spot: LeadSpot,
+    place: StitchPlace,
+    arrives: boolean,
+    leastV: number | undefined = 11,
+  ) => searchFrom({ spot, state: stateAt(place), leastV }, arrives);
+
+  it('takes along what the proof has shown', () => {
+    expect(at('end', 'run', false)).toEqual({
+      symptom: 'dead',
+      done: [{ check: 'farPair', outcome: 2 }],
+    });
+    expect(at('end', 'run', true).symptom).toBe('weak');
+    expect(at('ground', 'run', true).done).toEqual([{ check: 'groundDrop', outcome: 1 }]);
+    expect(at('endOriginalOut', 'run', false).done).toEqual([{ check: 'originalOut', outcome: 1 }]);
+  });
+
+  it('goes by the state, and by what must be dead', () => {
+    expect(at('end', 'crank', false).symptom).toBe('cranking');
+    expect(at('end', 'engine', false).symptom).toBe('engineOff');
+    expect(at('original', 'run', false).symptom).toBe('originalDead');
+    expect(
+      searchFrom({ spot: 'end', state: stateAt('off'), leastV: undefined }, true).symptom,
+    ).toBe('drains');
+    expect(at('output', 'run', true).symptom).toBe('weak');
+  });
+
+  it('stands in an address and comes back from it, without what is no check of the symptom', () => {
+    const { symptom, done } = at('end', 'run', false);
+    expect(readChecks(writeChecks(done), symptom)).toEqual(done);
+    expect(readChecks('pop-1.farPair-9.farPair-2.x', symptom)).toEqual(done);
   });
 });

@@ -13,6 +13,23 @@ export interface CheckDone {
   readonly outcome: number;
 }
 
+/** Checks done as they stand in an address, e.g. `farPair-2.source-0`. */
+export function writeChecks(done: readonly CheckDone[]): string {
+  return done.map(({ check, outcome }) => `${check}-${outcome}`).join('.');
+}
+
+/** Checks done as an address has them; what is no check of the symptom, or none of its outcomes, is passed over. */
+export function readChecks(text: string, symptom: SymptomId): CheckDone[] {
+  const known: readonly string[] = SYMPTOMS[symptom].checks;
+  return text.split('.').flatMap((part): CheckDone[] => {
+    const [check = '', outcome = ''] = part.split('-');
+    if (!known.includes(check) || !/^\d$/.test(outcome)) return [];
+    const id = check as FaultCheckId;
+    const at = Number(outcome);
+    return at < FAULT_CHECKS[id].outcomes.length ? [{ check: id, outcome: at }] : [];
+  });
+}
+
 /** How a search for a fault stands. */
 export interface Diagnosis {
   /** Every suspect with its probability, likeliest first. */

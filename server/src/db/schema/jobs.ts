@@ -133,6 +133,7 @@ export const jobFeeds = pgTable(
     optional: boolean(),
     direction: text().$type<LeadDirection>(),
     leftOff: text(),
+    outputV: doublePrecision(),
   },
   (table) => [
     primaryKey({ columns: [table.jobId, table.id] }),
@@ -232,6 +233,28 @@ export const jobSteps = pgTable(
     uniqueIndex('job_steps_standing')
       .on(table.jobId, table.stepId)
       .where(sql`${table.undoneAt} is null`),
+  ],
+);
+
+/** What was found and tried before the car is handed over, one row each. */
+export const jobClosing = pgTable(
+  'job_closing',
+  {
+    jobId: uuid()
+      .notNull()
+      .references(() => jobs.id),
+    /** Which one, e.g. "drain-before" or "hand-over hood". */
+    item: text().notNull(),
+    /** What was measured; null where it was only to be seen. */
+    value: doublePrecision(),
+    by: uuid()
+      .notNull()
+      .references(() => users.id),
+    at: timestamp({ withTimezone: true }).notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.jobId, table.item] }),
+    check('job_closing_item', sql`length(${table.item}) between 1 and 80`),
   ],
 );
 
