@@ -15,6 +15,11 @@ export class PassageInput {
   @InRange('oneWayM')
   lengthM?: number;
 
+  /** What is free in its grommet or boot, mm; left out where nobody looked. */
+  @Optional()
+  @InRange('roomMm')
+  roomMm?: number;
+
   /** Nothing goes through here. */
   @Optional()
   @IsBoolean()

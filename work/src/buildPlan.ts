@@ -9,7 +9,11 @@ import type {
 import { cutList, jobSteps, orderSteps, partsList, toolList } from '@lucky-thread/core/build';
 import { readLead } from '@lucky-thread/core/choose';
 import type { Reading } from '@lucky-thread/core/identify';
+import type { FeedSize } from '@lucky-thread/core/size';
+import { sizeFeed } from '@lucky-thread/core/size';
+import { feedLoadOf, feedSizeOf } from './feedSize';
 import type { JobContext } from './jobContext';
+import type { TappedFeed } from './jobFeeds';
 import { tappedFeeds } from './jobFeeds';
 import type { MatchedLead } from './matchingList';
 import { matchingListOf } from './matchingList';
@@ -31,14 +35,15 @@ export function buildPlanOf(context: JobContext, readings: readonly Reading[]): 
   const route = routeOf(context);
   const pairs = new Map(matchingListOf(context, readings).pairs.map((pair) => [pair.id, pair]));
   const planned = plannedTapsOf(context, readings);
-  const leads = tappedFeeds(context).flatMap(({ feed, source }) => {
+  const leads = tappedFeeds(context).flatMap((tapped) => {
+    const { feed, source } = tapped;
     const tap = planned.find((one) => one.feedId === feed.id);
     const pair = pairs.get(feed.id);
-    return tap === undefined || pair === undefined ? [] : [{ feed, source, tap, pair }];
+    return tap === undefined || pair === undefined ? [] : [{ tapped, source, tap, pair }];
   });
   const ring = [...pairs.values()].find(({ to }) => to?.joint.startsWith('ring '))?.to;
   const given: StepsGiven = {
-    leads: leads.map(({ feed, source, tap, pair }): StepLead => {
+    leads: leads.map(({ tapped, source, tap, pair }): StepLead => {
       const place = context.model.places.find((one) => one.id === placeIdOf(source.id));
       return {
         ...{ tap, slideOn: pair.to?.first ?? [] },
@@ -46,7 +51,7 @@ export function buildPlanOf(context: JobContext, readings: readonly Reading[]): 
         access: place?.reach.steps ?? [],
         accessS: place?.reach.seconds ?? 0,
         accessTool: place?.reach.tools[0],
-        passages: route.laid.leads.find(({ id }) => id === feed.id)?.passages ?? [],
+        passages: route.laid.leads.find(({ id }) => id === tapped.feed.id)?.passages ?? [],
       };
     }),
     device: {
@@ -64,13 +69,14 @@ export function buildPlanOf(context: JobContext, readings: readonly Reading[]): 
     },
     setUp: context.job.device.setUp,
     battery: context.settings.schools.battery,
+    bundles: route.bundles,
     notes: context.model.places.flatMap(({ name, notes }) =>
       notes === '' ? [] : [{ place: name, text: notes }],
     ),
   };
   const order = orderSteps(jobSteps(given));
-  const partsLeads = leads.map(({ feed, tap, pair }) =>
-    partsLead(context, { feed, tap, pair, route }),
+  const partsLeads = leads.map(({ tapped, tap, pair }) =>
+    partsLead(context, { tapped, tap, pair, route }),
   );
   const wide = partsLeads[0]?.conductor;
   const { van } = context.settings;
@@ -83,22 +89,27 @@ export function buildPlanOf(context: JobContext, readings: readonly Reading[]): 
         route.ground === undefined || wide === undefined
           ? undefined
           : { cutM: route.ground.cutM, conductor: wide, ring: ring?.joint.replace('ring ', '') },
-      stock: van.only ? van : undefined,
+      stock: van,
     }),
-    tools: toolList(order.steps, route.laid.opened, ring?.joint),
+    tools: toolList({
+      ...{ steps: order.steps, opened: route.laid.opened, bundles: route.bundles },
+      ring: ring?.joint,
+      terminals: partsLeads.flatMap(({ terminal }) => terminal ?? []),
+    }),
   };
 }
 
 function partsLead(
-  { job }: Pick<JobContext, 'job'>,
+  { job, settings }: Pick<JobContext, 'job' | 'settings'>,
   of: {
-    readonly feed: { readonly id: string; readonly name: string; readonly leadColour?: string };
+    readonly tapped: TappedFeed;
     readonly tap: PartsLead['tap'];
     readonly pair: MatchedLead;
     readonly route: JobRoute;
   },
 ): PartsLead {
-  const { feed, tap, pair, route } = of;
+  const { tapped, tap, pair, route } = of;
+  const { feed } = tapped;
   const { family } = job.device;
   const words = feed.leadColour;
   const colour =
@@ -107,10 +118,29 @@ function partsLead(
       : (readLead(family, words).lead?.colour ?? words);
   return {
     ...{ feedId: feed.id, name: feed.name, colour, tap },
-    conductor: `${tap.awg} AWG`,
+    conductor: conductorOf(feedSizeOf(tapped, settings)) ?? `${tap.awg} AWG`,
+    instead: substituteFor(tapped, settings),
     cutM: tap.oneWayM,
     clips: route.lengths.get(feed.id)?.clips ?? 0,
     terminal: pair.to?.terminal,
     slideOn: pair.to?.first ?? [],
   };
+}
+
+/** As it is asked for over the counter; undefined without a size. */
+function conductorOf(size: FeedSize | undefined): string | undefined {
+  if (size?.ok !== true) return undefined;
+  return (size.conductors.awg ?? size.conductors.metric)?.size.name;
+}
+
+/** Wire and fuse of the van that pass as well, where those of the plan are not in it; undefined where none do. */
+function substituteFor(
+  tapped: TappedFeed,
+  { van, ...settings }: JobContext['settings'],
+): PartsLead['instead'] {
+  const load = feedLoadOf(tapped, { ...settings, van });
+  if (load === undefined) return undefined;
+  const size = sizeFeed({ ...load, stock: van });
+  const conductor = conductorOf(size);
+  return size.ok && conductor !== undefined ? { conductor, fuseA: size.fuseA } : undefined;
 }

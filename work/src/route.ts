@@ -2,17 +2,22 @@ import type {
   BodyGraph,
   BodyStyle,
   LaidRoute,
+  LeadToLay,
   MountSpot,
+  Passage,
   RouteAim,
 } from '@lucky-thread/core/build';
 import {
   bodyGraph,
+  bundleMm,
   leadLength,
   mountSpots,
+  outerMm,
   routeLeads,
   usualMount,
 } from '@lucky-thread/core/build';
 import type { CutLength } from '@lucky-thread/core/build';
+import { feedSizeOf } from './feedSize';
 import type { JobContext } from './jobContext';
 import type { TappedFeed } from './jobFeeds';
 import { tappedFeeds } from './jobFeeds';
@@ -32,6 +37,10 @@ export interface JobRoute {
   readonly ground: CutLength | undefined;
   /** Feeds whose place nobody has put on the body yet. */
   readonly unplaced: readonly string[];
+  /** How thick the leads are that lie together, by passage, mm. */
+  readonly bundles: ReadonlyMap<string, number>;
+  /** Passages that the leads would have taken, were their rubbers not too tight for them. */
+  readonly tooTight: readonly Passage[];
 }
 
 /** The body that is taken while nobody has said which. */
@@ -51,7 +60,7 @@ export function bodyOf({ job, model }: Pick<JobContext, 'job' | 'model'>): BodyG
 }
 
 /** Lays all leads of a job from where its device is mounted to the places of their sources, and its ground. */
-export function routeOf(context: Pick<JobContext, 'job' | 'model'>): JobRoute {
+export function routeOf(context: RouteContext): JobRoute {
   const { job, model } = context;
   const body = bodyOf(context);
   const wished = job.route?.mount;
@@ -70,14 +79,63 @@ export function routeOf(context: Pick<JobContext, 'job' | 'model'>): JobRoute {
   );
   const aim = job.route?.aim ?? 'balanced';
   const ground = { id: GROUND_LEAD, from: spotId, to: groundSpot(body, model) };
-  const laid = routeLeads(body, leads.length === 0 ? [] : [...leads, ground], aim);
+  const outers = new Map(
+    placed.map(({ tapped }) => [tapped.feed.id, outerMm(areaOf(tapped, context.settings))]),
+  );
+  const { laid, bundles, tooTight } = laidWithRoom(body, {
+    ...{ leads: leads.length === 0 ? [] : [...leads, ground], aim },
+    // Ground carries what the supplies carry together: as thick as the thickest of them.
+    outers: outers.set(GROUND_LEAD, Math.max(...outers.values())),
+  });
   const lengths = new Map(laid.leads.map(({ id, wayM }) => [id, leadLength(wayM)]));
   return {
-    ...{ body, mount, aim, laid, lengths },
+    ...{ body, mount, aim, laid, lengths, bundles, tooTight },
     assumed: model.body === null || model.body === undefined,
     ground: lengths.get(GROUND_LEAD),
     unplaced: placed.flatMap(({ tapped, to }) => (to === undefined ? [tapped.feed.name] : [])),
   };
+}
+
+/** What a route is worked out from. */
+type RouteContext = Pick<JobContext, 'job' | 'model' | 'settings'>;
+
+/** A lead that nobody has sized yet, mm². */
+const UNSIZED_MM2 = 0.75;
+
+function areaOf(tapped: TappedFeed, settings: JobContext['settings']): number {
+  const size = feedSizeOf(tapped, settings);
+  return size?.ok === true ? size.areaMm2 : UNSIZED_MM2;
+}
+
+interface ToLay {
+  readonly leads: readonly LeadToLay[];
+  readonly aim: RouteAim;
+  /** How thick each lead is over its insulation, mm. */
+  readonly outers: ReadonlyMap<string, number>;
+}
+
+/** Lays leads; where they are too thick together for a rubber, they are laid again without that passage. */
+function laidWithRoom(
+  body: BodyGraph,
+  toLay: ToLay,
+  tooTight: readonly Passage[] = [],
+): Pick<JobRoute, 'laid' | 'bundles' | 'tooTight'> {
+  const left = body.passages.filter((one) => !tooTight.some(({ id }) => id === one.id));
+  const laid = routeLeads({ ...body, passages: left }, toLay.leads, toLay.aim);
+  const bundles = new Map(
+    laid.opened.map(({ id }) => [
+      id,
+      bundleMm(
+        laid.leads
+          .filter(({ passages }) => passages.some((one) => one.id === id))
+          .map((lead) => toLay.outers.get(lead.id) ?? 0),
+      ),
+    ]),
+  );
+  const tight = laid.opened.find(({ id, roomMm }) => (bundles.get(id) ?? 0) > (roomMm ?? Infinity));
+  return tight === undefined
+    ? { laid, bundles, tooTight }
+    : laidWithRoom(body, toLay, [...tooTight, tight]);
 }
 
 function spotOf(

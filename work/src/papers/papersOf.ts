@@ -224,6 +224,12 @@ function cutTable({ cut }: BuildPlan, units: UnitSystem): PaperBlock {
   };
 }
 
+function inVan({ missing, instead }: BuildPlan['parts'][number]): string {
+  if (missing === undefined) return '';
+  if (!missing) return 'there';
+  return instead === undefined ? 'missing' : `missing; ${instead} passes too`;
+}
+
 function partsTable({ parts }: BuildPlan, units: UnitSystem): PaperBlock {
   return {
     is: 'table',
@@ -231,7 +237,7 @@ function partsTable({ parts }: BuildPlan, units: UnitSystem): PaperBlock {
     rows: parts.map((part) => [
       part.what,
       part.unit === 'm' ? shown('length', part.need, units) : String(part.need),
-      part.missing === undefined ? '' : part.missing ? 'missing' : 'there',
+      inVan(part),
     ]),
   };
 }

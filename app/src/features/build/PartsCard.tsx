@@ -32,7 +32,13 @@ export function PartsCard({ plan }: { readonly plan: BuildPlan }) {
               {part.unit === 'm' ? shown('length', part.need, units) : String(part.need)}
             </Words>
             <Words style={styles.grow}>{part.what}</Words>
-            {part.missing === true && <Words kind="small">✕ not in the van</Words>}
+            {part.missing === true && (
+              <Words kind="small">
+                {part.instead === undefined
+                  ? '✕ not in the van'
+                  : `✕ not in the van; ${part.instead} passes too`}
+              </Words>
+            )}
             {part.unit === 'pieces' && part.packOf > 1 && (
               <Words kind="small" soft>{`of a pack of ${part.packOf}`}</Words>
             )}

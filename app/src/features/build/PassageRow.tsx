@@ -19,19 +19,31 @@ export interface PassageRowProps {
   readonly passage: Passage;
   /** So many leads lie there. */
   readonly leads: number;
+  /** How thick they are together, mm. */
+  readonly bundleMm: number;
   /** It was measured, or nothing goes through; undefined while nobody has said which body this is. */
   readonly onFound: ((found: Omit<BodyInput['passages'][number], 'id'>) => void) | undefined;
 }
 
+/** What a passage’s kind may say of it. */
+interface PassageFacts {
+  readonly along: string;
+  readonly trim?: string;
+  readonly fasteners?: string;
+  readonly narrow?: boolean;
+}
+
 /** One passage of the route: what comes off, how long it is, what to mind; touched, it is put right for the model. */
-export function PassageRow({ number, passage, leads, onFound }: PassageRowProps) {
+export function PassageRow(props: PassageRowProps) {
+  const { number, passage, leads, onFound } = props;
   const palette = usePalette();
   const units = useUnits();
   const [open, setOpen] = useState(false);
   const [measuredM, setMeasuredM] = useState<number | undefined>(passage.lengthM);
-  const facts: { readonly along: string; readonly trim?: string; readonly fasteners?: string } =
-    PASSAGE_KINDS[passage.kind];
+  const facts: PassageFacts = PASSAGE_KINDS[passage.kind];
+  const [roomMm, setRoomMm] = useState<number | undefined>(passage.roomMm);
   const problem = fieldProblem('oneWayM', measuredM, units);
+  const roomProblem = fieldProblem('roomMm', roomMm, units);
   const hazards = passage.hazards.map((one) => ROUTE_HAZARDS[one].name).join(', ');
   return (
     <View style={[styles.row, { borderColor: palette.line }]}>
@@ -70,13 +82,26 @@ export function PassageRow({ number, passage, leads, onFound }: PassageRowProps)
             testID={`measured-${number}`}
             onValue={setMeasuredM}
           />
+          {facts.narrow === true && (
+            <NumberField
+              label={`Free in its rubber (${props.bundleMm.toFixed(1)} mm of leads go through)`}
+              of="smallLength"
+              value={roomMm}
+              problem={roomProblem}
+              testID={`room-${number}`}
+              onValue={setRoomMm}
+            />
+          )}
           <View style={styles.buttons}>
             <ActionButton
               label="Keep for the model"
               testID={`keep-measured-${number}`}
-              disabled={measuredM === undefined || problem !== undefined}
+              disabled={
+                measuredM === undefined || problem !== undefined || roomProblem !== undefined
+              }
               onPress={() => {
-                if (measuredM !== undefined) onFound({ lengthM: measuredM });
+                const room = roomMm === undefined ? {} : { roomMm };
+                if (measuredM !== undefined) onFound({ lengthM: measuredM, ...room });
                 setOpen(false);
               }}
             />

@@ -1,6 +1,12 @@
 import type { BodyInput } from '@lucky-thread/contract';
 import type { RouteAim } from '@lucky-thread/core/build';
-import { ROUTE_AIMS, ROUTE_HAZARDS, leadLength, mountSpots } from '@lucky-thread/core/build';
+import {
+  PASSAGE_KINDS,
+  ROUTE_AIMS,
+  ROUTE_HAZARDS,
+  leadLength,
+  mountSpots,
+} from '@lucky-thread/core/build';
 import { shown } from '@lucky-thread/core/units';
 import type { JobContext, JobRoute } from '@lucky-thread/work';
 import { GROUND_LEAD, routeOf } from '@lucky-thread/work';
@@ -62,6 +68,7 @@ export function RouteCard(props: {
           leads={
             laid.leads.filter((one) => one.passages.some(({ id }) => id === passage.id)).length
           }
+          bundleMm={route.bundles.get(passage.id) ?? 0}
           onFound={
             route.assumed
               ? undefined
@@ -71,6 +78,11 @@ export function RouteCard(props: {
       ))}
       {hazardsOf(route).map((hazard) => (
         <Caution key={hazard}>{ROUTE_HAZARDS[hazard].caution}</Caution>
+      ))}
+      {route.tooTight.map(({ id, roomMm, kind }) => (
+        <Words key={id} kind="small" testID="too-tight">
+          {`Not ${PASSAGE_KINDS[kind].along}: ${roomMm ?? 0} mm free there, and the leads are thicker together.`}
+        </Words>
       ))}
       {route.unplaced.length > 0 && (
         <Words kind="small">{`Not on the body yet, so not laid: ${route.unplaced.join(', ')}. Give their place its zone.`}</Words>

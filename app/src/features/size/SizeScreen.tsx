@@ -40,8 +40,8 @@ export function SizeScreen({ context }: { readonly context: JobContext }) {
   const { rows } = useJobReadings(context.job.id);
   const tapped = tappedFeeds(context);
   const drafts = useAppSelector((state) => state.drafts[context.job.id]);
-  const { job, model } = context;
-  const { lengths } = useMemo(() => routeOf({ job, model }), [job, model]);
+  const { job, model, settings } = context;
+  const { lengths } = useMemo(() => routeOf({ job, model, settings }), [job, model, settings]);
   if (!isWholeJob(context)) return <MissingTaps />;
 
   const sheets = tapped.map((one) => {

@@ -13,6 +13,8 @@ export interface Passage extends PassageSketch {
   readonly id: string;
   readonly lengthM: number;
   readonly hazards: readonly RouteHazard[];
+  /** What somebody found free in its grommet or boot, mm; undefined while nobody has looked. */
+  readonly roomMm?: number | undefined;
 }
 
 /** What is known of a model beyond its style. */
@@ -25,7 +27,11 @@ export interface BodyKnowledge {
   readonly passages?: Readonly<
     Record<
       string,
-      { readonly lengthM?: number | undefined; readonly blocked?: boolean | undefined }
+      {
+        readonly lengthM?: number | undefined;
+        readonly blocked?: boolean | undefined;
+        readonly roomMm?: number | undefined;
+      }
     >
   >;
 }
@@ -59,7 +65,8 @@ export function bodyGraph(knowledge: BodyKnowledge): BodyGraph {
     const own = knowledge.passages?.[id];
     if (own?.blocked === true) return [];
     const lengthM = own?.lengthM ?? PASSAGE_KINDS[one.kind].detour * apart(from, to, measures);
-    return [{ ...one, id, lengthM, hazards: hazardsOf(one, steering) }];
+    const room = own?.roomMm === undefined ? {} : { roomMm: own.roomMm };
+    return [{ ...one, id, lengthM, hazards: hazardsOf(one, steering), ...room }];
   });
   return {
     knowledge,

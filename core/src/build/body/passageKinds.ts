@@ -88,6 +88,10 @@ export interface PassageKind {
   /** How much longer the way is than the straight line. */
   readonly detour: number;
   readonly hazards: readonly RouteHazard[];
+  /** It goes through a grommet or rubber boot, which takes so much and no more. */
+  readonly narrow?: boolean;
+  /** What is looked at as its trim goes back, beside clips and seals. */
+  readonly back?: string;
 }
 
 const TRIM_TOOL = 'trim tool';
@@ -113,6 +117,7 @@ export const PASSAGE_KINDS = {
     tools: [TRIM_TOOL],
   }),
   column: passage('beside the column', {
+    back: 'Column adjusts through its whole travel; horn and lock tried.',
     openS: 90,
     layS: 40,
     detour: 1.2,
@@ -130,6 +135,7 @@ export const PASSAGE_KINDS = {
     tools: [TRIM_TOOL],
   }),
   console: passage('along the console', {
+    back: 'Selector through all its positions; every plug of the console in again.',
     openS: 240,
     layS: 40,
     detour: 1.15,
@@ -148,6 +154,7 @@ export const PASSAGE_KINDS = {
     tools: [TRIM_TOOL],
   }),
   aPillar: passage('behind the A-pillar trim, behind the airbag', {
+    back: 'Airbag, its cable and its plug lie as they did; a tethered clip is a new one.',
     openS: 90,
     layS: 60,
     detour: 1.1,
@@ -157,6 +164,7 @@ export const PASSAGE_KINDS = {
     hazards: ['curtainAirbag'],
   }),
   bPillar: passage('behind the B-pillar trim', {
+    back: 'Belt anchor to its maker’s torque; belt runs free and locks at a tug.',
     openS: 240,
     layS: 60,
     detour: 1.1,
@@ -166,6 +174,7 @@ export const PASSAGE_KINDS = {
     hazards: ['belt', 'curtainAirbag'],
   }),
   cPillar: passage('behind the C-pillar trim', {
+    back: 'Antenna and its amplifier plugged in; belt runs free.',
     openS: 180,
     layS: 60,
     detour: 1.1,
@@ -181,6 +190,7 @@ export const PASSAGE_KINDS = {
     tools: ['plastic tucking tool'],
   }),
   headlinerSide: passage('over the door, behind the headliner’s edge', {
+    back: 'Seal all round, not pinched: shut the door and look along it.',
     openS: 60,
     layS: 60,
     detour: 1.05,
@@ -190,6 +200,7 @@ export const PASSAGE_KINDS = {
     hazards: ['curtainAirbag'],
   }),
   headlinerMiddle: passage('over the headliner', {
+    back: 'Lamps plugged in and lit before they are pushed home; handles hold.',
     openS: 300,
     layS: 120,
     detour: 1.05,
@@ -198,6 +209,7 @@ export const PASSAGE_KINDS = {
     tools: [TRIM_TOOL, CABLE_PULLER],
   }),
   headlinerRear: passage('along the headliner’s rear edge', {
+    back: 'Antenna and rear lamps plugged in.',
     openS: 60,
     layS: 60,
     detour: 1.05,
@@ -206,6 +218,7 @@ export const PASSAGE_KINDS = {
     tools: [TRIM_TOOL],
   }),
   loadSide: passage('behind the load space’s side trim', {
+    back: 'Rear lamps and any fuel or lock motor behind it tried.',
     openS: 150,
     layS: 40,
     detour: 1.1,
@@ -215,6 +228,8 @@ export const PASSAGE_KINDS = {
   }),
   loadFloor: passage('under the load floor', { openS: 40, layS: 30, detour: 1.1 }),
   tailgate: passage('through the tailgate’s rubber boot', {
+    back: 'Boot seated at both ends; wiper, lamp, camera and heater tried; open and shut ten times.',
+    narrow: true,
     openS: 240,
     layS: 120,
     detour: 1.4,
@@ -224,6 +239,8 @@ export const PASSAGE_KINDS = {
     hazards: ['tailgate', 'water', 'movingParts'],
   }),
   door: passage('through the door’s rubber boot', {
+    back: 'Membrane glued down again; window, lock and speaker tried before the card goes on.',
+    narrow: true,
     openS: 300,
     layS: 120,
     detour: 1.4,
@@ -233,6 +250,7 @@ export const PASSAGE_KINDS = {
     hazards: ['movingParts', 'water', 'glass'],
   }),
   grommet: passage('through the bulkhead’s grommet', {
+    narrow: true,
     openS: 180,
     layS: 120,
     detour: 1.5,
@@ -254,6 +272,7 @@ export const PASSAGE_KINDS = {
     hazards: ['heat', 'movingParts', 'water', 'highVoltage'],
   }),
   floorGrommet: passage('up through a floor grommet', {
+    narrow: true,
     openS: 180,
     layS: 120,
     detour: 1.3,

@@ -17,6 +17,14 @@ export interface PartsLead {
   /** What slides on before it. */
   readonly slideOn: readonly string[];
   readonly tap: PlannedTap;
+  /** What would pass as well of what is in the van; undefined where nothing does, or where nothing is missing. */
+  readonly instead?: Substitute | undefined;
+}
+
+/** Another conductor and fuse for a lead that pass as well. */
+export interface Substitute {
+  readonly conductor: string;
+  readonly fuseA: number;
 }
 
 /** One row of the cut list. */

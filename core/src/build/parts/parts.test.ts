@@ -80,6 +80,19 @@ describe('the parts of a job', () => {
     ).toBeUndefined();
   });
 
+  it('say what passes as well of what is in the van, where something is missing', () => {
+    const [lead] = fc.sample(LEADS, { numRuns: 1, seed: 1 })[0] ?? [];
+    if (lead === undefined) throw new Error('no lead');
+    const leads = [{ ...lead, conductor: '0.75 mm²', instead: { conductor: '1 mm²', fuseA: 7.5 } }];
+    const rows = (stock: { conductors: string[]; fusesA: number[] }) =>
+      partsList({ leads, ground: undefined, stock });
+    const lacking = rows({ conductors: ['1 mm²'], fusesA: [7.5] });
+    expect(lacking.find(({ what }) => what.startsWith('wire'))?.instead).toBe('1 mm²');
+    expect(lacking.find(({ what }) => / fuse \d/.test(what))?.instead).toBe('7.5 A');
+    const whole = rows({ conductors: ['0.75 mm²'], fusesA: [lead.tap.fuseA] });
+    for (const row of whole) expect(row.instead).toBeUndefined();
+  });
+
   const WORKED: readonly PartsLead[] = [
     {
       ...{
@@ -162,9 +175,27 @@ describe('the parts of a job', () => {
 it('names each tool once, with the socket of the ground bolt (ISO 4014, from memory)', () => {
   const body = bodyGraph({ style: 'hatch', steering: 'left' });
   const { opened } = routeLeads(body, [{ id: 'a', from: 'screenTop', to: 'dash.left' }]);
-  const tools = toolList([], opened, 'M6, 6.5 mm hole');
+  const tools = toolList({ steps: [], opened, ring: 'M6, 6.5 mm hole' });
   expect(tools).toContain('trim tool');
   expect(tools).toContain('socket 10 mm');
   expect(new Set(tools).size).toBe(tools.length);
-  expect(toolList([], [], undefined)).toEqual(['meter']);
+  expect(toolList({ steps: [], opened: [], ring: undefined })).toEqual(['meter']);
+});
+
+it('takes the die for each colour of terminal (DIN 46237, from memory), and bits where a grommet’s room is not known', () => {
+  const body = bodyGraph({ style: 'hatch', steering: 'left' });
+  const { opened } = routeLeads(body, [{ id: 'a', from: 'footwell.left', to: 'engine.left' }]);
+  const id = opened.find(({ kind }) => kind === 'grommet')?.id ?? '';
+  const bundles = new Map([[id, 7]]);
+  const tools = toolList({
+    ...{ steps: [], opened, ring: undefined, bundles },
+    terminals: ['red sleeve', 'red sleeve', 'yellow sleeve'],
+  });
+  expect(tools.filter((one) => /die/.test(one))).toEqual([
+    'crimper’s red die, 0.5 to 1.5 mm²',
+    'crimper’s yellow die, 4 to 6 mm²',
+  ]);
+  expect(tools.join()).toMatch(/step bit to 11 mm \(7\/16 in\) and a grommet of 8 mm/);
+  const seen = opened.map((one) => ({ ...one, roomMm: 12 }));
+  expect(toolList({ steps: [], opened: seen, ring: undefined, bundles }).join()).not.toMatch(/bit/);
 });

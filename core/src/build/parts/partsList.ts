@@ -15,6 +15,8 @@ export interface PartRow {
   readonly packs: number;
   /** The van is known not to have it; undefined: nobody has said what is in the van. */
   readonly missing: boolean | undefined;
+  /** What is in the van and passes as well; left out where nothing is missing or nothing does. */
+  readonly instead?: string;
 }
 
 /** What is in the van, as far as the shop has said. */
@@ -55,7 +57,7 @@ function isBought(slide: string): boolean {
 export function partsList({ leads, ground, stock }: PartsGiven): readonly PartRow[] {
   const parts = new Map<
     string,
-    { need: number; unit: PartUnit; packOf: number; missing: boolean | undefined }
+    Pick<PartRow, 'need' | 'unit' | 'packOf' | 'missing' | 'instead'>
   >();
   const add = (
     what: string,
@@ -64,6 +66,7 @@ export function partsList({ leads, ground, stock }: PartsGiven): readonly PartRo
       readonly unit?: PartUnit;
       readonly packOf: number;
       readonly missing?: boolean | undefined;
+      readonly instead?: string | undefined;
     },
   ): void => {
     const known = parts.get(what);
@@ -72,17 +75,19 @@ export function partsList({ leads, ground, stock }: PartsGiven): readonly PartRo
       unit: of.unit ?? 'pieces',
       packOf: of.packOf,
       missing: of.missing,
+      ...(of.missing === true && of.instead !== undefined ? { instead: of.instead } : {}),
     });
   };
-  const wire = (conductor: string, cutM: number): void =>
+  const wire = (conductor: string, cutM: number, instead?: string): void =>
     add(`wire ${conductor}`, cutM, {
       unit: 'm',
       packOf: PACKS.wireM,
       missing: stock === undefined ? undefined : !stock.conductors.includes(conductor),
+      instead,
     });
   for (const lead of leads) {
     const { tap } = lead;
-    wire(lead.conductor, lead.cutM);
+    wire(lead.conductor, lead.cutM, lead.instead?.conductor);
     add(carEnd(tap).split(',')[0] ?? '', 1, { packOf: PACKS.tap });
     add(
       `${tap.at === 'slot' ? FUSE_FAMILY_FACTS[tap.family].name : 'standard blade'} fuse ${tap.fuseA} A`,
@@ -90,6 +95,7 @@ export function partsList({ leads, ground, stock }: PartsGiven): readonly PartRo
       {
         packOf: PACKS.fuse,
         missing: stock === undefined ? undefined : !stock.fusesA.includes(tap.fuseA),
+        instead: lead.instead === undefined ? undefined : `${lead.instead.fuseA} A`,
       },
     );
     if (lead.terminal !== undefined) add(lead.terminal, 1, { packOf: PACKS.sleeve });
@@ -102,7 +108,7 @@ export function partsList({ leads, ground, stock }: PartsGiven): readonly PartRo
     if (ground.ring !== undefined) add(`ring ${ground.ring}`, 1, { packOf: PACKS.ring });
   }
   return [...parts]
-    .map(([what, { need, unit, packOf, missing }]): PartRow => {
+    .map(([what, { need, unit, packOf, ...rest }]): PartRow => {
       const rounded = Number(need.toFixed(2));
       return {
         what,
@@ -110,7 +116,7 @@ export function partsList({ leads, ground, stock }: PartsGiven): readonly PartRo
         unit,
         packOf,
         packs: Math.ceil(rounded / packOf - 1e-9),
-        missing,
+        ...rest,
       };
     })
     .sort((left, right) => left.what.localeCompare(right.what));

@@ -7,7 +7,7 @@ import { airbagCheck, refit } from './trimSteps';
 
 /** After the proofs: trim back, airbags looked at again, the rest of the car as it was; the last look after everything else. */
 export function closing({ leads, device }: StepsGiven, trims: readonly Passage[]): JobStep[] {
-  const back = trims.map(refit);
+  const back = trims.map((trim) => refit(trim, trims));
   const covers = [...new Set(leads.map(({ place }) => place))].map((place) =>
     step(slug(`close:${place}`), {
       what: `Leads tied, cover and fuse plan of ${place} back, a label where the added fuse sits.`,

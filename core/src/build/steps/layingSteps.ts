@@ -1,11 +1,14 @@
+import type { Passage } from '../body/bodyGraph';
 import { PASSAGE_KINDS, ROUTE_HAZARDS } from '../body/passageKinds';
+import { grommetFor } from '../route/bundle';
 import type { JobStep } from './jobStep';
 import { SECONDS, step } from './step';
 import { farOf, layOf, slug } from './stepIds';
 import type { StepLead, StepsGiven } from './stepsGiven';
 
 /** Laying a lead through its passages, and connecting or capping its far end. */
-export function laying(lead: StepLead, { mount, sounds }: StepsGiven['device']): JobStep[] {
+export function laying(lead: StepLead, { device, bundles }: StepsGiven): JobStep[] {
+  const { mount, sounds } = device;
   const { tap, passages } = lead;
   const hazards = [...new Set(passages.flatMap((one) => one.hazards))];
   const way = [...new Set(passages.map(({ kind }) => PASSAGE_KINDS[kind].along))].join(', ');
@@ -16,7 +19,10 @@ export function laying(lead: StepLead, { mount, sounds }: StepsGiven['device']):
       where: lead.place,
       tool: tools.find((tool) => tool === 'cable puller'),
       seconds: passages.reduce((sum, one) => sum + PASSAGE_KINDS[one.kind].layS * one.lengthM, 60),
-      cautions: hazards.length === 0 ? [ROUTE] : hazards.map((one) => ROUTE_HAZARDS[one].caution),
+      cautions: [
+        ...passages.flatMap((one) => throughRubber(one, bundles?.get(one.id))),
+        ...(hazards.length === 0 ? [ROUTE] : hazards.map((one) => ROUTE_HAZARDS[one].caution)),
+      ],
       after: passages
         .filter(({ kind }) => 'trim' in PASSAGE_KINDS[kind])
         .map(({ id }) => slug(`trim:${id}`)),
@@ -34,6 +40,22 @@ export function laying(lead: StepLead, { mount, sounds }: StepsGiven['device']):
       ],
     }),
   ];
+}
+
+/** How much room the bundle wants in a grommet, and what is drilled where none has it. */
+function throughRubber({ kind, roomMm }: Passage, bundle: number | undefined): string[] {
+  const facts: { readonly narrow?: boolean } = PASSAGE_KINDS[kind];
+  if (facts.narrow !== true || bundle === undefined || bundle <= 0) return [];
+  const thick = `All leads together are ${bundle.toFixed(1)} mm thick there`;
+  if (roomMm !== undefined) return [`${thick}; its rubber has ${roomMm} mm free.`];
+  const grommet = grommetFor(bundle);
+  const drilled =
+    kind !== 'grommet' && kind !== 'floorGrommet'
+      ? 'another way, where it has not'
+      : grommet === undefined
+        ? 'two grommets, where it has not'
+        : `where it has not, a hole of ${grommet.holeMm} mm (${grommet.holeInch}) for a grommet of ${grommet.boreMm} mm: look at the far side first, edge bare no longer than a minute, painted`;
+  return [`${thick}: a rubber with that room; ${drilled}.`];
 }
 
 const SPEAKERS =

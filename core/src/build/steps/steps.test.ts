@@ -107,6 +107,63 @@ describe('the order of work', () => {
     );
   });
 
+  it('puts back last what came off first, wherever trims lie over one another', () => {
+    const body = bodyGraph({ style: 'estate', steering: 'left' });
+    const way = (from: string, to: string) =>
+      routeLeads(body, [{ id: 'x', from, to }], 'clear').leads[0]?.passages ?? [];
+    // Down the pillar to the dash end and the kick panel, along sill and C-pillar to the rear window.
+    const passages = [
+      ...way('screenTop', 'kick.left'),
+      ...way('kick.left', 'cPillarTop.left'),
+      ...way('aPillarTop.left', 'rearTop'),
+      ...body.passages.filter(({ kind }) => kind === 'headlinerSide'),
+    ];
+    const [given] = fc.sample(GIVEN, { numRuns: 1, seed: 2 }) as [StepsGiven];
+    const leads = given.leads.slice(0, 1).map((lead) => ({ ...lead, passages }));
+    const order = orderSteps(jobSteps({ ...given, leads })).steps.map(({ id }) => id);
+    const at = (what: 'trim' | 'refit', kind: string): number[] =>
+      order.flatMap((id, index) =>
+        id.startsWith(`${what}:`) && id.endsWith(`_${kind}`) ? [index] : [],
+      );
+    const least = (all: number[]): number => Math.min(...all);
+    const most = (all: number[]): number => Math.max(...all);
+    // A door’s seal lies over the pillars, the sill over the kick panel, that over the dash end. Common practice.
+    for (const [over, under] of [
+      ['headlinerSide', 'aPillar'],
+      ['sill', 'kickPanel'],
+    ] as const) {
+      const touching = [at('trim', over), at('trim', under), at('refit', over), at('refit', under)];
+      if (touching.some((one) => one.length === 0)) continue;
+      expect(least(at('trim', over))).toBeLessThan(most(at('trim', under)));
+      expect(most(at('refit', over))).toBeGreaterThan(least(at('refit', under)));
+    }
+    expect(at('trim', 'headlinerSide').length).toBeGreaterThan(0);
+    expect(at('trim', 'aPillar').length).toBeGreaterThan(0);
+  });
+
+  it('says how thick the leads are at a rubber, and what is drilled where none has room', () => {
+    const body = bodyGraph({ style: 'estate', steering: 'left' });
+    const [laid] = routeLeads(body, [{ id: 'x', from: 'footwell.left', to: 'engine.left' }]).leads;
+    const passages = laid?.passages ?? [];
+    const grommet = passages.find(({ kind }) => kind === 'grommet');
+    const [given] = fc.sample(GIVEN, { numRuns: 1, seed: 2 }) as [StepsGiven];
+    const cautions = (roomMm: number | undefined): string => {
+      const leads = given.leads.slice(0, 1).map((lead) => ({
+        ...lead,
+        passages: passages.map((one) => (one === grommet ? { ...one, roomMm } : one)),
+      }));
+      const bundles = new Map([[grommet?.id ?? '', 5.2]]);
+      return jobSteps({ ...given, leads, bundles })
+        .filter(({ id }) => id.startsWith('lay:'))
+        .flatMap((one) => one.cautions)
+        .join(' ');
+    };
+    expect(cautions(undefined)).toMatch(/5\.2 mm thick.*9\.5 mm \(3\/8 in\) for a grommet of 6 mm/);
+    expect(cautions(undefined)).toMatch(/far side first/);
+    expect(cautions(9)).toMatch(/its rubber has 9 mm free/);
+    expect(cautions(9)).not.toMatch(/a hole of/);
+  });
+
   it('is a topological order of a graph without a circle, as a general graph library has it', () => {
     fc.assert(
       fc.property(GIVEN, (given) => {

@@ -34,6 +34,8 @@ export interface StepsGiven {
     /** The car must be given back as it was. */
     readonly noTrace?: boolean;
   };
+  /** How thick the leads are that lie together in a passage, by its id, mm; undefined while nobody knows. */
+  readonly bundles?: ReadonlyMap<string, number> | undefined;
   readonly ground: { readonly place: string; readonly ring: string | undefined };
   /** The shop’s school. */
   readonly battery: Schools['battery'];

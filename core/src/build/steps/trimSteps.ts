@@ -1,4 +1,5 @@
 import type { Passage } from '../body/bodyGraph';
+import type { PassageKindId } from '../body/passageKinds';
 import { PASSAGE_KINDS } from '../body/passageKinds';
 import type { JobStep } from './jobStep';
 import { SECONDS, step } from './step';
@@ -13,8 +14,29 @@ export function trimsOf(leads: readonly StepLead[]): Passage[] {
   return [...all.values()].filter(({ kind }) => 'trim' in PASSAGE_KINDS[kind]);
 }
 
-/** Taking trim off. */
-export function trimOff({ id, kind, hazards }: Passage): JobStep {
+/** What lies over what, by kind: the first comes off before the second and goes back after it. Common practice. */
+const OVER: Partial<Record<PassageKindId, readonly PassageKindId[]>> = {
+  headlinerSide: ['aPillar', 'bPillar', 'cPillar', 'headlinerRear'],
+  sill: ['kickPanel', 'bPillar', 'cPillar'],
+  kickPanel: ['dashEnd'],
+  dashEnd: ['aPillar', 'behindDash'],
+  aPillar: ['headlinerMiddle'],
+  bPillar: ['headlinerMiddle'],
+  cPillar: ['headlinerRear', 'headlinerMiddle', 'loadSide'],
+  headlinerRear: ['headlinerMiddle'],
+  column: ['behindDash'],
+  console: ['behindDash'],
+};
+
+/** Trims that lie over one another: those that meet at a spot, by what lies over what. */
+function over(one: Passage, other: Passage): boolean {
+  const meet = [one.from, one.to].some((spot) => spot === other.from || spot === other.to);
+  return meet && (OVER[one.kind] ?? []).includes(other.kind);
+}
+
+/** Taking trim off: what lies over it first. */
+export function trimOff(trim: Passage, trims: readonly Passage[]): JobStep {
+  const { id, kind, hazards } = trim;
   const facts: {
     readonly trim?: string;
     readonly fasteners?: string;
@@ -25,6 +47,7 @@ export function trimOff({ id, kind, hazards }: Passage): JobStep {
     where: whereOf(id),
     tool: facts.tools[0],
     seconds: PASSAGE_KINDS[kind].openS / 2,
+    after: trims.filter((one) => over(one, trim)).map((one) => slug(`trim:${one.id}`)),
     cautions: hazards.includes('curtainAirbag') ? [AIRBAG_TRIM] : [],
   });
 }
@@ -32,15 +55,23 @@ export function trimOff({ id, kind, hazards }: Passage): JobStep {
 const AIRBAG_TRIM =
   'Key off and out for as long as the vehicle maker says. Tethered clips are new each time; nothing is pushed onto the bag.';
 
-/** Trim back again, once everything is proved. */
-export function refit({ id, kind }: Passage): JobStep {
-  const facts: { readonly trim?: string; readonly tools: readonly string[] } = PASSAGE_KINDS[kind];
+/** Trim back again, once everything is proved: what lay under others first. */
+export function refit(trim: Passage, trims: readonly Passage[]): JobStep {
+  const { id, kind } = trim;
+  const facts: {
+    readonly trim?: string;
+    readonly tools: readonly string[];
+    readonly back?: string;
+  } = PASSAGE_KINDS[kind];
   return step(slug(`refit:${id}`), {
-    what: `Tie the leads, then the ${facts.trim ?? 'trim'} back: every clip, seals over trim.`,
+    what: `Tie the leads, then the ${facts.trim ?? 'trim'} back: every clip, seals over trim.${facts.back === undefined ? '' : ` ${facts.back}`}`,
     where: whereOf(id),
     tool: facts.tools[0],
     seconds: PASSAGE_KINDS[kind].openS / 2,
-    after: ['prove'],
+    after: [
+      'prove',
+      ...trims.filter((one) => over(trim, one)).map((one) => slug(`refit:${one.id}`)),
+    ],
   });
 }
 

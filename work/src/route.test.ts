@@ -1,0 +1,85 @@
+import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
+import type { JobContext } from './index';
+import { buildPlanOf, routeOf } from './index';
+
+const reach = { steps: [], fasteners: [], tools: [] };
+
+/** A lead from under the dash to the engine space, on a car whose left grommet has so much room. */
+function contextOf(rooms: Readonly<Record<string, number>>, currentA = 5): JobContext {
+  const body = {
+    style: 'hatch',
+    passages: Object.entries(rooms).map(([id, roomMm]) => ({ id, roomMm })),
+  };
+  return {
+    job: {
+      ...{ id: 'j', vehicle: { steering: 'left' }, harness: [], closing: [], proofs: [] },
+      device: {
+        name: 'Lamp',
+        feeds: [{ id: 'm', name: 'Main', role: 'constant', currentA }],
+      },
+      plan: [{ feedId: 'm', sourceId: 'bay/F1', oneWayM: 3 }],
+      route: { mount: 'dash.middle' },
+    },
+    model: {
+      ...{ body, simulated: false },
+      places: [
+        {
+          ...{ id: 'bay', kind: 'fusePanel', name: 'Bay', location: '', notes: '', reach },
+          ...{ zone: 'engine space', side: 'left' },
+          sources: [
+            {
+              kind: 'slot',
+              id: 'bay/F1',
+              position: 'F1',
+              ratingA: 30,
+              family: 'standard',
+              legend: 'X',
+            },
+          ],
+        },
+      ],
+    },
+    ...{ taps: [], settings: DEFAULT_SETTINGS },
+  } as unknown as JobContext;
+}
+
+const LEFT = 'grommet.left footwell.left grommet';
+const RIGHT = 'grommet.right footwell.right grommet';
+const through = (context: JobContext): string[] =>
+  routeOf(context).laid.opened.flatMap(({ id, kind }) => (kind === 'grommet' ? [id] : []));
+
+describe('a grommet with room', () => {
+  it('takes the leads; one that is too tight for them sends them another way, and says so', () => {
+    expect(through(contextOf({}))).toEqual([LEFT]);
+    expect(through(contextOf({ [LEFT]: 10 }))).toEqual([LEFT]);
+    const tight = contextOf({ [LEFT]: 1.5 });
+    expect(through(tight)).toEqual([RIGHT]);
+    expect(routeOf(tight).tooTight.map(({ id }) => id)).toEqual([LEFT]);
+  });
+
+  it('leaves the way underneath where every one of the bulkhead is too tight', () => {
+    const { laid, tooTight } = routeOf(contextOf({ [LEFT]: 1, [RIGHT]: 1 }));
+    expect(tooTight.map(({ id }) => id).sort()).toEqual([LEFT, RIGHT]);
+    expect(laid.leads[0]?.passages.map(({ kind }) => kind)).toContain('underneath');
+  });
+
+  it('goes by how thick the lead is that the load wants', () => {
+    const of = (amps: number): number => routeOf(contextOf({}, amps)).bundles.get(LEFT) ?? 0;
+    expect(of(7)).toBeGreaterThan(of(1));
+  });
+});
+
+it('says what passes as well of what is in the van, and the wire by the name it is sold under', () => {
+  const at = (conductors: string[]) => {
+    const context = contextOf({});
+    const van = { only: false, conductors, fusesA: [7.5, 10] };
+    return buildPlanOf({ ...context, settings: { ...DEFAULT_SETTINGS, van } }, []).parts.find(
+      ({ what }) => what.startsWith('wire'),
+    );
+  };
+  const plan = at([]);
+  expect(plan).toMatchObject({ missing: true });
+  expect(plan?.instead).toBeUndefined();
+  expect(at([plan?.what.replace('wire ', '') ?? ''])?.missing).toBe(false);
+  expect(at(['2.5 mm²'])?.instead).toBe('2.5 mm²');
+});
