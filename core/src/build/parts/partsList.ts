@@ -70,12 +70,13 @@ export function partsList({ leads, ground, stock }: PartsGiven): readonly PartRo
     },
   ): void => {
     const known = parts.get(what);
+    const instead = of.instead ?? known?.instead;
     parts.set(what, {
       need: (known?.need ?? 0) + need,
       unit: of.unit ?? 'pieces',
       packOf: of.packOf,
       missing: of.missing,
-      ...(of.missing === true && of.instead !== undefined ? { instead: of.instead } : {}),
+      ...(of.missing === true && instead !== undefined ? { instead } : {}),
     });
   };
   const wire = (conductor: string, cutM: number, instead?: string): void =>
