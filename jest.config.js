@@ -7,6 +7,10 @@ module.exports = {
       displayName: 'core',
       rootDir: 'core',
       preset: 'jest-expo/node',
+      // Modules of the language’s own kind, which the preset leaves as they are.
+      transformIgnorePatterns: [
+        'node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|svg-element-attributes|@lucky-thread))',
+      ],
       setupFilesAfterEnv: patience,
     },
     {

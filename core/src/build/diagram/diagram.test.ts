@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { XMLValidator } from 'fast-xml-parser';
+import { XMLParser, XMLValidator } from 'fast-xml-parser';
+import { svgElementAttributes } from 'svg-element-attributes';
 import type { Diagram, DiagramLead, DrawnBox } from './index';
 import { diagramSvg, layoutDiagram, netlistOf } from './index';
 
@@ -82,6 +83,8 @@ describe('the wiring diagram', () => {
         const diagram = await layout(leads);
         const labels = diagram.wires.flatMap(({ labelBox }) => labelBox ?? []);
         expect(overlaps([...diagram.nodes, ...labels])).toBe(0);
+        // Chains from one device, joined at their sources, can be laid in a plane: the fewest crossings of a job are none.
+        expect(crossings(diagram)).toBe(0);
         for (const { points } of diagram.wires) {
           expect(points.length).toBeGreaterThanOrEqual(2);
           points.slice(1).forEach((to, index) => {
@@ -112,13 +115,42 @@ describe('the wiring diagram', () => {
     );
   });
 
-  it('crosses no lines where each lead has a source of its own', async () => {
-    const [job] = fc.sample(JOBS, { numRuns: 1, seed: 7 });
-    const own = (job ?? []).map((lead, index) => ({
-      ...lead,
-      source: { ...lead.source, id: `own ${index}` },
-    }));
-    expect(crossings(await layout(own))).toBe(0);
+  it('counts a crossing where there is one, and none where lines only meet', async () => {
+    const drawn = await layout(fc.sample(JOBS, { numRuns: 1, seed: 7 })[0] ?? []);
+    const [first, second] = drawn.wires;
+    if (first === undefined || second === undefined) throw new Error('two lines');
+    const line = (of: typeof first, ...points: [number, number][]) => ({
+      ...of,
+      points: points.map(([x, y]) => ({ x, y })),
+    });
+    const across = [line(first, [0, 10], [20, 10]), line(second, [10, 0], [10, 20])];
+    expect(crossings({ ...drawn, wires: across })).toBe(1);
+    const meeting = [line(first, [0, 10], [20, 10]), line(second, [20, 10], [20, 30])];
+    expect(crossings({ ...drawn, wires: meeting })).toBe(0);
+  });
+
+  it('has only elements and attributes that SVG has (lists of the SVG specifications, as a package)', async () => {
+    const parser = new XMLParser({ ignoreAttributes: false, attributeNamePrefix: '' });
+    const allowed = (element: string): string[] => [
+      ...(svgElementAttributes['*'] ?? []),
+      ...(svgElementAttributes[element] ?? []),
+      ...['xmlns', 'viewBox'],
+    ];
+    const seen = new Set<string>();
+    const look = (element: string, node: unknown): void => {
+      if (Array.isArray(node)) return node.forEach((one) => look(element, one));
+      seen.add(element);
+      expect(Object.keys(svgElementAttributes)).toContain(element);
+      if (typeof node !== 'object' || node === null) return;
+      for (const [key, value] of Object.entries(node))
+        if (key === '#text') expect(element).toBe('text');
+        else if (typeof value === 'object') look(key, value);
+        else if (Object.hasOwn(svgElementAttributes, key)) look(key, value);
+        else expect(allowed(element)).toContain(key);
+    };
+    for (const job of fc.sample(JOBS, { numRuns: 5, seed: 11 }))
+      look('svg', (parser.parse(diagramSvg(await layout(job))) as { svg: object }).svg);
+    expect([...seen].sort()).toEqual(['path', 'polyline', 'rect', 'svg', 'text']);
   });
 
   it('is a well-formed document whatever the words in it', async () => {
