@@ -8,6 +8,7 @@ import type {
   RouteAim,
 } from '@lucky-thread/core/build';
 import {
+  ROUTE_AIMS,
   bodyGraph,
   bundleMm,
   leadLength,
@@ -93,6 +94,32 @@ export function routeOf(context: RouteContext): JobRoute {
     assumed: model.body === null || model.body === undefined,
     ground: lengths.get(GROUND_LEAD),
     unplaced: placed.flatMap(({ tapped, to }) => (to === undefined ? [tapped.feed.name] : [])),
+  };
+}
+
+/** A route without the body it is drawn on: plain data, so that a worker may make it. */
+export type PlainRoute = Omit<JobRoute, 'body'>;
+
+/** The route as it is wished, and what it would be by every aim. */
+export interface RouteChoices {
+  readonly route: PlainRoute;
+  readonly others: readonly (readonly [RouteAim, PlainRoute])[];
+}
+
+/** A job’s route with its alternatives, each by another aim. */
+export function routeChoicesOf(context: RouteContext): RouteChoices {
+  const { job } = context;
+  const plain = (of: RouteContext): PlainRoute => {
+    const { body: _body, ...rest } = routeOf(of);
+    return rest;
+  };
+  const wished = (aim: RouteAim): RouteContext => ({
+    ...context,
+    job: { ...job, route: { ...(job.route ?? {}), aim } },
+  });
+  return {
+    route: plain(context),
+    others: ROUTE_AIMS.map((aim) => [aim, plain(wished(aim))] as const),
   };
 }
 

@@ -1,6 +1,6 @@
 import type { Diagram } from '@lucky-thread/core/build/diagram';
 import type { Reading } from '@lucky-thread/core/identify';
-import type { BuildPlan, JobContext } from '@lucky-thread/work';
+import type { BuildPlan, JobContext, RouteChoices } from '@lucky-thread/work';
 import type { Builder } from './build.worker';
 import { keepLast } from './keepLast';
 import { workerLine } from './workerLine';
@@ -27,4 +27,9 @@ export const askDiagram: (
 export const askBuilder: (question: BuildQuestion) => Promise<BuildPlan> = keepLast(
   ({ context, readings }: BuildQuestion) =>
     builder.ask(async (remote) => remote.plan(context, readings)),
+);
+
+/** Asks the worker where the leads run, by the wished aim and by every other. */
+export const askRoutes: (context: JobContext) => Promise<RouteChoices> = keepLast(
+  (context: JobContext) => builder.ask(async (remote) => remote.routes(context)),
 );

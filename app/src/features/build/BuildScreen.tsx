@@ -97,7 +97,7 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
 
 /** A job as far as its plan goes. */
 function planned(job: JobContext['job']): JobContext['job'] {
-  return { ...job, steps: [], proofs: [], version: 0, updatedAt: '', phase: 'build' };
+  return { ...job, steps: [], proofs: [], closing: [], version: 0, updatedAt: '', phase: 'build' };
 }
 
 /** How the car is brought back as it was, for the lease's end. */

@@ -1,15 +1,9 @@
 import type { BodyInput } from '@lucky-thread/contract';
 import type { RouteAim } from '@lucky-thread/core/build';
-import {
-  PASSAGE_KINDS,
-  ROUTE_AIMS,
-  ROUTE_HAZARDS,
-  leadLength,
-  mountSpots,
-} from '@lucky-thread/core/build';
+import { PASSAGE_KINDS, ROUTE_HAZARDS, leadLength, mountSpots } from '@lucky-thread/core/build';
 import { shown } from '@lucky-thread/core/units';
-import type { JobContext, JobRoute } from '@lucky-thread/work';
-import { GROUND_LEAD, routeOf } from '@lucky-thread/work';
+import type { JobContext, JobRoute, RouteChoices } from '@lucky-thread/work';
+import { GROUND_LEAD, bodyOf } from '@lucky-thread/work';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { usePutBodyMutation } from '../../store/api';
@@ -18,10 +12,13 @@ import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
 import { Choice } from '../../ui/Choice';
+import { Loading, NotWorkedOut } from '../../ui/States';
 import { useUnits } from '../../ui/Units';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import { useJobChange } from '../../work/useJobChange';
+import { askRoutes } from '../../workers/builder';
+import { useAnswer } from '../../workers/useAnswer';
 import { BodyChoice } from './BodyChoice';
 import { PassageRow } from './PassageRow';
 import { RouteDrawing } from './RouteDrawing';
@@ -36,20 +33,28 @@ export function RouteCard(props: {
   const change = useJobChange(context.job);
   const units = useUnits();
   const { job, model } = context;
-  const route = useMemo(() => routeOf(still), [still]);
-  const others = useMemo(
-    () => ROUTE_AIMS.map((aim) => [aim, routeOf(wished(still, aim))] as const),
-    [still],
-  );
+  const body = useMemo(() => bodyOf(still), [still]);
+  const { answer, problem, retry } = useAnswer(still, askRoutes);
   const [more, setMore] = useState(false);
   const [putBody, { error }] = usePutBodyMutation();
   const save = (body: BodyInput): void => void putBody({ id: model.id, body });
   const wish = (changed: Partial<NonNullable<typeof job.route>>): void =>
     change.setRoute({ ...(job.route ?? {}), ...changed });
-  const { body, laid, mount } = route;
+  if (answer === undefined)
+    return (
+      <Card testID="route">
+        <Words kind="heading">Where the leads run</Words>
+        {problem === undefined && <Loading what="the route" />}
+        <NotWorkedOut what="The route" problem={problem} onRetry={retry} />
+      </Card>
+    );
+  const { others } = answer;
+  const route: JobRoute = { ...answer.route, body };
+  const { laid, mount } = route;
   return (
     <Card testID="route">
       <Words kind="heading">Where the leads run</Words>
+      <NotWorkedOut what="The route" problem={problem} onRetry={retry} />
       {route.assumed && (
         <Words kind="small" testID="body-assumed">
           Nobody has said what body this is; a hatchback was taken. Say it once for the model.
@@ -128,12 +133,12 @@ const AIM_WORDS: Record<RouteAim, string> = {
 /** Other ways, each with what it trades; none where every aim comes to the same way. */
 function Aims(props: {
   readonly route: JobRoute;
-  readonly others: readonly (readonly [RouteAim, JobRoute])[];
+  readonly others: RouteChoices['others'];
   readonly onAim: (aim: RouteAim) => void;
 }) {
   const units = useUnits();
   const { route, others } = props;
-  const wayOf = ({ laid }: JobRoute): string =>
+  const wayOf = ({ laid }: Pick<JobRoute, 'laid'>): string =>
     laid.opened
       .map(({ id }) => id)
       .sort()
@@ -179,20 +184,15 @@ function Lengths({ context, route }: { readonly context: JobContext; readonly ro
   );
 }
 
-function wished(context: JobContext, aim: RouteAim): JobContext {
-  const { job } = context;
-  return { ...context, job: { ...job, route: { ...(job.route ?? {}), aim } } };
-}
-
-function metres({ laid }: JobRoute): number {
+function metres({ laid }: Pick<JobRoute, 'laid'>): number {
   return laid.leads.reduce((sum, { wayM }) => sum + leadLength(wayM).cutM, 0);
 }
 
-function minutes({ laid }: JobRoute): number {
+function minutes({ laid }: Pick<JobRoute, 'laid'>): number {
   return Math.round(laid.seconds / 60);
 }
 
-function hazardsOf({ laid }: JobRoute) {
+function hazardsOf({ laid }: Pick<JobRoute, 'laid'>) {
   return [...new Set(laid.opened.flatMap(({ hazards }) => hazards))];
 }
 

@@ -46,3 +46,54 @@ it('has run on while something else was on the screen', () => {
   renderInApp(<StepTimer id="job set-up:2" seconds={10} />);
   expect(left()).toBe('3.0 s');
 });
+
+describe('a page that is out of sight', () => {
+  const told = jest.fn();
+  const asked = jest.fn(() => Promise.resolve('granted'));
+  /** A browser that may tell, or was not asked yet, with its page in or out of sight. */
+  const browser = (permission: string, visibilityState: string): void => {
+    const kind = Object.assign(
+      function Notified(...given: unknown[]) {
+        told(...given);
+      },
+      { permission, requestPermission: asked },
+    );
+    Object.assign(globalThis, { Notification: kind, document: { visibilityState } });
+  };
+  const run = (): void => {
+    renderInApp(<StepTimer id="job set-up:2" seconds={10} />);
+    fireEvent.press(screen.getByTestId('step-timer-start'));
+    act(() => void jest.advanceTimersByTime(11_000));
+  };
+  beforeEach(() => {
+    told.mockReset();
+    asked.mockClear();
+  });
+  afterEach(() => {
+    Reflect.deleteProperty(globalThis, 'Notification');
+    Reflect.deleteProperty(globalThis, 'document');
+  });
+
+  it('is told by the phone once the time is over', () => {
+    browser('granted', 'hidden');
+    run();
+    expect(told).toHaveBeenCalledWith('Lucky Thread', { body: '10 s are over', tag: 'timer' });
+    expect(asked).not.toHaveBeenCalled();
+  });
+
+  it('is not told twice what stands on the screen, nor against its owner’s wish', () => {
+    browser('granted', 'visible');
+    run();
+    browser('denied', 'hidden');
+    run();
+    expect(told).not.toHaveBeenCalled();
+  });
+
+  it('asks as the timer begins, not before', () => {
+    browser('default', 'hidden');
+    renderInApp(<StepTimer id="job set-up:2" seconds={10} />);
+    expect(asked).not.toHaveBeenCalled();
+    fireEvent.press(screen.getByTestId('step-timer-start'));
+    expect(asked).toHaveBeenCalledTimes(1);
+  });
+});

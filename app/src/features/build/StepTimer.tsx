@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { StyleSheet, Vibration, View } from 'react-native';
 import { useKeptDraft } from '../../store/keptDraft';
+import { askToTell, tellTime } from '../../ui/tellTime';
 import { ActionButton } from '../../ui/ActionButton';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
@@ -30,8 +31,10 @@ export function StepTimer({ id, seconds }: StepTimerProps) {
     return () => clearInterval(tick);
   }, [running, over]);
   useEffect(() => {
-    if (over) Vibration.vibrate(BUZZ_MS);
-  }, [over]);
+    if (!over) return;
+    Vibration.vibrate(BUZZ_MS);
+    tellTime(`${seconds} s are over`);
+  }, [over, seconds]);
   return (
     <View style={styles.row} aria-live="polite">
       <Words kind="figure" testID="step-timer">
@@ -43,6 +46,7 @@ export function StepTimer({ id, seconds }: StepTimerProps) {
         onPress={() => {
           setNow(Date.now());
           setDraft({ since: Date.now() });
+          void askToTell();
         }}
       />
     </View>
