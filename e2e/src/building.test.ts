@@ -80,6 +80,35 @@ it('shows in a wiring diagram what is joined to what, and each line its why', as
   await visitor.textIs('diagram-why', /Parking supply/);
 });
 
+it('makes its papers without a signal', async () => {
+  await visitor.textIs('papers-how', /with or without a signal/);
+  // What is handed to the browser as a file is read instead of being stored.
+  await visitor.driver.executeScript(
+    `window.files = [];
+     const make = URL.createObjectURL;
+     URL.createObjectURL = (blob) => {
+       blob.slice(0, 5).text().then((begin) => window.files.push(begin + ' ' + blob.size));
+       return make.call(URL, blob);
+     };`,
+  );
+  await visitor.offline(true);
+  for (const [index, kind] of ['job', 'labels'].entries()) {
+    await visitor.touch(`paper-${kind}`);
+    await visitor.until('the paper is there', async () => {
+      const files = await visitor.driver.executeScript<string[]>('return window.files');
+      return files.length > index;
+    });
+  }
+  const files = await visitor.driver.executeScript<string[]>('return window.files');
+  await visitor.offline(false);
+  for (const file of files) {
+    expect(file).toMatch(/^%PDF- /);
+    // With our own faces in it, not an empty sheet.
+    expect(Number(file.split(' ')[1])).toBeGreaterThan(15_000);
+  }
+  expect(await visitor.has('paper-problem')).toBe(false);
+});
+
 it('is taken up by the lead where the installer left off, from what is written', async () => {
   const lead = await Visitor.open(application.base, WIDE);
   try {
@@ -99,12 +128,23 @@ it('says where to look when a lead shows too little, and counts nothing until it
   await visitor.touch('prove-pad-dark');
   await visitor.textIs('check-failed', /Look at:[\s\S]*1\. Added fuse/);
   await visitor.touch('find-fault');
+  // It goes on from the proof that failed, and says where on this car.
+  await visitor.textIs('on-record', /Parking supply at F\d+/);
+  await visitor.textIs('fault-here', /^Here: /);
   const asked = await visitor.text('fault-check');
-  await visitor.touch('outcome-1');
+  await visitor.touch('outcome-0');
   await visitor.until('it asks on', async () => (await visitor.text('fault-check')) !== asked);
   await visitor.textIs('suspects', /%/);
   await visitor.go(`/jobs/${jobId}/prove`);
   expect(await showProofs(visitor)).toBe(12);
+  await visitor.type('drain-before', '0.03');
+  await visitor.type('drain-after', '0.036');
+  await visitor.textIs('drain-verdict', /6 mA added/);
+  await visitor.touch('drain-note');
+  await visitor.touch('hand-over-key-out');
+  await visitor.go(`/jobs/${jobId}/prove`);
+  await visitor.textIs('hand-over', /☒ Key out, door open and shut\./);
+  await visitor.textIs('drain-note', /Noted on the job/);
   await visitor.touch('go-log');
   await visitor.see('log-memory');
 });

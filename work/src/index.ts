@@ -5,6 +5,8 @@ export type { BuildPlan } from './buildPlan';
 export { diagramLeadsOf } from './diagramLeads';
 export { PAPER_KINDS } from './papers/paper';
 export type { Paper, PaperBlock, PaperKind } from './papers/paper';
+export { SHEETS, paperDocument } from './papers/paperDocument';
+export type { Sheet } from './papers/paperDocument';
 export { paperOf } from './papers/papersOf';
 export type { PapersGiven } from './papers/papersOf';
 export { restoreStepsOf } from './restoreSteps';

@@ -1,5 +1,5 @@
-/** Hands a text to the browser as a file. */
-export function saveText(name: string, text: string, type: string): void {
+/** Hands a text, or bytes, to the browser as a file. */
+export function saveText(name: string, text: BlobPart, type: string): void {
   const url = URL.createObjectURL(new Blob([text], { type }));
   const link = document.createElement('a');
   link.href = url;

@@ -3,6 +3,7 @@ import { DEFAULT_SETTINGS, toCoreReading } from '@lucky-thread/contract';
 import type { JobContext } from '@lucky-thread/work';
 import {
   PAPER_KINDS,
+  SHEETS,
   diagramLeadsOf,
   isWholeJob,
   paperOf,
@@ -21,7 +22,7 @@ import { listReadings } from '../readings/readingRepository';
 import { findShop } from '../shop/shopRepository';
 import { tapsForJob } from '../taps/tapRepository';
 import { findModel } from '../vehicles/modelRepository';
-import { SHEETS, renderPaper } from './renderPaper';
+import { renderPaper } from './renderPaper';
 
 /** Papers of a job as PDF: `/jobs/<id>/papers/job.pdf?sheet=A4&units=metric`. */
 export function paperRoutes(db: Database): Router {

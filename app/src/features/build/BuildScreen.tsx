@@ -88,7 +88,7 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
         <DiagramCard question={question} />
         <MatchingCard context={context} readings={readings} />
         {!wide && list}
-        <PapersCard jobId={job.id} />
+        <PapersCard question={question} />
         {context.job.vehicle.noTrace === true && <RestoreSheet context={context} />}
       </View>
     </WithDock>
