@@ -47,6 +47,7 @@ export function buildPlanOf(context: JobContext, readings: readonly Reading[]): 
       const place = context.model.places.find((one) => one.id === placeIdOf(source.id));
       return {
         ...{ tap, slideOn: pair.to?.first ?? [] },
+        notes: notesAt(context, source.id),
         place: place?.name ?? pair.to?.place ?? 'in this car',
         access: place?.reach.steps ?? [],
         accessS: place?.reach.seconds ?? 0,
@@ -143,4 +144,11 @@ function substituteFor(
   const size = sizeFeed({ ...load, stock: van });
   const conductor = conductorOf(size);
   return size.ok && conductor !== undefined ? { conductor, fuseA: size.fuseA } : undefined;
+}
+
+/** What other jobs have noted of a source, with who. */
+function notesAt({ taps, job }: Pick<JobContext, 'taps' | 'job'>, sourceId: string): string[] {
+  return taps
+    .filter((tap) => tap.sourceId === sourceId && tap.jobId !== job.id && tap.note.trim() !== '')
+    .map((tap) => `Noted here by ${tap.loggedBy}: ${tap.note.trim()}`);
 }

@@ -10,7 +10,7 @@ export type { Sheet } from './papers/paperDocument';
 export { paperOf } from './papers/papersOf';
 export type { PapersGiven } from './papers/papersOf';
 export { restoreStepsOf } from './restoreSteps';
-export { GROUND_LEAD, bodyOf, routeChoicesOf, routeOf } from './route';
+export { GROUND_LEAD, bodyOf, routeChoicesOf, routeOf, taughtBody } from './route';
 export type { JobRoute, RouteChoices } from './route';
 export { DRAIN_ITEMS, closingValue, drainOf, standbyOf } from './drain';
 export { faultRecordOf } from './faultRecord';

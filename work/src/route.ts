@@ -1,3 +1,4 @@
+import type { BodyInput } from '@lucky-thread/contract';
 import type {
   BodyGraph,
   BodyStyle,
@@ -15,6 +16,7 @@ import {
   mountSpots,
   outerMm,
   routeLeads,
+  taughtLengths,
   usualMount,
 } from '@lucky-thread/core/build';
 import type { CutLength } from '@lucky-thread/core/build';
@@ -178,4 +180,30 @@ function spotOf(
 function groundSpot(body: BodyGraph, { places }: Pick<JobContext['model'], 'places'>): string {
   const point = places.find((one) => one.kind === 'groundPoint' && one.zone !== undefined);
   return body.spotAt(point ?? { zone: 'kick panel' }) ?? '';
+}
+
+/**
+ * The model’s body with the way of one lead as long as it really is; undefined where nobody has said what body it is, or where
+ * the lead has no way on it.
+ *
+ * @param cutM what the lead took, with slack and loops, m
+ */
+export function taughtBody(
+  context: RouteContext,
+  feedId: string,
+  cutM: number,
+): BodyInput | undefined {
+  const { body } = context.model;
+  const lead = routeOf(context).laid.leads.find(({ id }) => id === feedId);
+  if (body === null || body === undefined || lead === undefined) return undefined;
+  const taught = taughtLengths(lead.passages, cutM);
+  if (taught.length === 0) return undefined;
+  const known = new Map(body.passages.map((one) => [one.id, one]));
+  return {
+    ...body,
+    passages: [
+      ...body.passages.filter(({ id }) => !taught.some((one) => one.id === id)),
+      ...taught.map((one) => ({ ...known.get(one.id), ...one })),
+    ],
+  };
 }

@@ -26,6 +26,7 @@ import {
   titleOf,
 } from '@lucky-thread/work';
 import type { PlanField } from './planProblems';
+import { LeadLength } from './LeadLength';
 import { SheetLines } from './SheetLines';
 import { SizeResult, shownConductor } from '../../sizing/SizeResult';
 import { SizingOptions } from './SizingOptions';
@@ -63,18 +64,13 @@ export function FeedSheetCard(props: FeedSheetCardProps) {
           {`${titleOf(source)}${source.kind === 'slot' ? ` · ${source.ratingA ?? 0} A slot` : ''} · ${feed.currentA} A at 12 V`}
         </Words>
       </View>
-      <NumberField
-        label="Length of the lead, one way"
-        of="length"
-        value={plan.oneWayM}
+      <LeadLength
+        context={context}
+        tapped={tapped}
+        plan={plan}
         problem={problems.oneWayM}
-        hint={
-          props.byRouteM === undefined
-            ? undefined
-            : `By the route ${shown('length', props.byRouteM, units)}; the tape is right`
-        }
-        testID={`length-${feed.id}`}
-        onValue={(oneWayM) => change({ oneWayM })}
+        byRouteM={props.byRouteM}
+        onLength={(oneWayM) => change({ oneWayM })}
       />
       <Choice
         label="Return"

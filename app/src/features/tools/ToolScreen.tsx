@@ -5,6 +5,7 @@ import { DesignTool } from './DesignTool';
 import { DeviceTool } from './DeviceTool';
 import { FaultTool } from './FaultTool';
 import { GroundTool } from './GroundTool';
+import { HoleTool } from './HoleTool';
 import { LadderTool } from './LadderTool';
 import { JointTool } from './JointTool';
 import { LeadsTool } from './LeadsTool';
@@ -29,6 +30,7 @@ const SCREENS: Record<ToolId, ComponentType> = {
   ladder: LadderTool,
   fault: FaultTool,
   ground: GroundTool,
+  hole: HoleTool,
   device: DeviceTool,
   leads: LeadsTool,
 };

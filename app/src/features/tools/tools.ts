@@ -63,6 +63,12 @@ export const TOOLS = [
     says: 'Stud, harness or body, ring and limit of the joint',
   },
   {
+    id: 'hole',
+    measures: true,
+    name: 'Hole and depth',
+    says: 'Whether a device goes into a panel: cutter, cover, what is free behind',
+  },
+  {
     id: 'device',
     measures: false,
     name: 'What a device needs',

@@ -30,3 +30,25 @@ export function leadLength(wayM: number): CutLength {
     clips: Math.max(0, Math.ceil(wayM / SUPPORT_M - 1e-9)),
   };
 }
+
+/** Shortest passage that a tape is taken to, m. */
+const LEAST_M = 0.05;
+
+/**
+ * Passages as a tape laid along all of them has them: what was cut for the way, less slack and loops, shared out over its passages
+ * as they share its length now.
+ *
+ * @param cutM what the lead took, m
+ */
+export function taughtLengths<T extends { readonly id: string; readonly lengthM: number }>(
+  passages: readonly T[],
+  cutM: number,
+): readonly { readonly id: string; readonly lengthM: number }[] {
+  const wayM = passages.reduce((sum, one) => sum + one.lengthM, 0);
+  const meantM = (cutM - 2 * LOOP_M) / (1 + SLACK);
+  if (wayM <= 0 || meantM <= 0) return [];
+  return passages.map(({ id, lengthM }) => ({
+    id,
+    lengthM: Math.max(LEAST_M, Number(((lengthM * meantM) / wayM).toFixed(2))),
+  }));
+}

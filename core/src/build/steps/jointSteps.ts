@@ -41,6 +41,7 @@ function intoSlot(lead: StepLead, tap: SlotTap, { state, after }: Ready): JobSte
     seconds: SECONDS.fit,
     after,
     cautions: [
+      ...(lead.notes ?? []),
       'The other way round both loads go through the original fuse.',
       'A lead without its fuse near the source is a fuse wire: never cut the in-line fuse off.',
     ],
@@ -56,7 +57,7 @@ function ontoWire(lead: StepLead, tap: Splice, { state, after }: Ready): JobStep
       seconds: SECONDS.far,
       hold: tap.cuts,
       after: [slug(`open:${lead.place}`)],
-      cautions: ['Colours differ between cars, years and harness families.'],
+      cautions: [...(lead.notes ?? []), 'Colours differ between cars, years and harness families.'],
     }),
     step(joint('fit', lead), {
       what: `${tap.feedName}: holder into the lead near the joint, its fuse out; then join it to ${tap.position}: ${tap.method}. One wire at a time.`,

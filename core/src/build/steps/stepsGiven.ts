@@ -13,6 +13,8 @@ export interface StepLead {
   readonly accessTool: string | undefined;
   /** Where it runs; empty while nobody knows. */
   readonly passages: readonly Passage[];
+  /** What others have noted at this very source. */
+  readonly notes?: readonly string[];
   /** What slides onto it before its joint is made. */
   readonly slideOn: readonly string[];
 }

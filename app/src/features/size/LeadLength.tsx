@@ -1,0 +1,67 @@
+import type { BodyInput, FeedPlanInput } from '@lucky-thread/contract';
+import { shown } from '@lucky-thread/core/units';
+import type { JobContext, TappedFeed } from '@lucky-thread/work';
+import { taughtBody } from '@lucky-thread/work';
+import { usePutBodyMutation } from '../../store/api';
+import { problemText } from '../../store/problemText';
+import { ActionButton } from '../../ui/ActionButton';
+import { Caution } from '../../ui/Caution';
+import { NumberField } from '../../ui/NumberField';
+import { useUnits } from '../../ui/Units';
+
+/** Props of {@link LeadLength}. */
+export interface LeadLengthProps {
+  readonly context: JobContext;
+  readonly tapped: TappedFeed;
+  readonly plan: FeedPlanInput;
+  readonly problem: string | undefined;
+  /** What the route comes to with slack, m; undefined where nobody knows it. */
+  readonly byRouteM: number | undefined;
+  readonly onLength: (oneWayM: number | undefined) => void;
+}
+
+/** Lengths that differ by less are the same, m. */
+const SAME_M = 0.1;
+
+/** How long the lead is: by the route, or by the tape, which teaches the model. */
+export function LeadLength(props: LeadLengthProps) {
+  const { context, tapped, plan, problem, byRouteM } = props;
+  const units = useUnits();
+  const [putBody, { error }] = usePutBodyMutation();
+  const { id } = tapped.feed;
+  const { oneWayM } = plan;
+  const differs =
+    oneWayM !== undefined &&
+    byRouteM !== undefined &&
+    problem === undefined &&
+    Math.abs(oneWayM - byRouteM) > SAME_M;
+  const taught: BodyInput | undefined = differs ? taughtBody(context, id, oneWayM) : undefined;
+  return (
+    <>
+      <NumberField
+        label="Length of the lead, one way"
+        of="length"
+        value={oneWayM}
+        problem={problem}
+        hint={
+          byRouteM === undefined
+            ? undefined
+            : `By the route ${shown('length', byRouteM, units)}; the tape is right`
+        }
+        testID={`length-${id}`}
+        onValue={props.onLength}
+      />
+      {taught !== undefined && (
+        <ActionButton
+          kind="quiet"
+          label={`By the tape: teach the model that this way takes ${shown('length', oneWayM ?? 0, units)}`}
+          testID={`teach-${id}`}
+          onPress={() => void putBody({ id: context.model.id, body: taught })}
+        />
+      )}
+      {error !== undefined && (
+        <Caution testID={`teach-problem-${id}`}>{problemText(error)}</Caution>
+      )}
+    </>
+  );
+}
