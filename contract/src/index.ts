@@ -109,3 +109,5 @@ export type { Validated } from './validate';
 export { modelName, modelYears } from './vehicle';
 export type { FoundSource, ModelSummary, ModelView, SearchAnswer } from './vehicle';
 export { VehicleStateInput } from './vehicleState';
+export { MOST_PICKED, PickListRequest } from './pickList';
+export type { PickListView, PickedPart } from './pickList';

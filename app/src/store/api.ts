@@ -15,6 +15,7 @@ import type {
   LogTapRequest,
   ModelSummary,
   ModelView,
+  PickListView,
   PlaceInput,
   ReadingRequest,
   ReadingView,
@@ -179,6 +180,10 @@ export const api = createApi({
       query: (jobId) => `/jobs/${jobId}/taps`,
       providesTags: ['Taps'],
     }),
+    pickList: build.query<PickListView, readonly string[]>({
+      query: (jobs) => `/pick-list?${jobs.map((id) => `job=${id}`).join('&')}`,
+      providesTags: ['Jobs', 'Taps', 'Models'],
+    }),
     importTaps: build.mutation<ImportResult, { modelId: string; file: Blob }>({
       // The file goes out byte for byte: read as text here, another encoding would lose its umlauts.
       query: ({ modelId, file }) => ({
@@ -293,6 +298,7 @@ export const {
   useGlossaryQuery,
   useTapsInfiniteQuery,
   useJobTapsQuery,
+  usePickListQuery,
   useImportTapsMutation,
   useDevicesQuery,
   useJobsInfiniteQuery,

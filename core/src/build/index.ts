@@ -21,6 +21,8 @@ export { cutList } from './parts/cutList';
 export type { CutRow, PartsLead, Substitute } from './parts/cutList';
 export { partsList } from './parts/partsList';
 export type { PartRow, PartUnit, PartsGiven, Stock } from './parts/partsList';
+export { sumParts } from './parts/sumParts';
+export type { SummedPart } from './parts/sumParts';
 export { toolList } from './parts/toolList';
 export type { ToolsGiven } from './parts/toolList';
 export { CHANGE_S, changeCost } from './steps/jobStep';

@@ -85,6 +85,12 @@ describe('another shop', () => {
       stranger.put(`/jobs/${uuidv7()}`, jobBody(model.id)),
       stranger.put(`/jobs/${job.id}/phase`, { ...commandHead(), phase: 'choose' }),
       stranger.put(`/jobs/${job.id}/wires`, { ...commandHead(), base: null, wires: [] }),
+      stranger.put(`/jobs/${job.id}/closing/drain-before`, {
+        ...commandHead(),
+        done: true,
+        value: 0.03,
+      }),
+      stranger.get(`/pick-list?job=${job.id}`),
       stranger.put(`/jobs/${job.id}/deferred/crank`, { ...commandHead(), left: true }),
       stranger.put(`/jobs/${job.id}/feeds/memory/plan`, {
         ...commandHead(),

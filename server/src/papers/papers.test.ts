@@ -1,6 +1,7 @@
 import { inflateSync } from 'node:zlib';
-import type { JobView, ProblemDocument } from '@lucky-thread/contract';
+import type { JobView, PickListView, ProblemDocument } from '@lucky-thread/contract';
 import { PAPER_KINDS } from '@lucky-thread/work';
+import { v7 as uuidv7 } from 'uuid';
 import type { TestServer, Visitor } from '../testing/testServer';
 import { problemPaths, startTestServer } from '../testing/testServer';
 
@@ -84,5 +85,32 @@ describe('a paper of a job', () => {
   it('is not for strangers', async () => {
     const nobody = await server.visitor('nobody');
     expect((await nobody.get(`/jobs/${job.id}/papers/job.pdf`)).status).toBe(401);
+  });
+});
+
+describe('the pick list of some jobs', () => {
+  const list = (...ids: string[]) =>
+    visitor.get<PickListView & ProblemDocument>(
+      `/pick-list?${ids.map((id) => `job=${id}`).join('&')}`,
+    );
+
+  it('sums what they take, and names those that are not chosen yet', async () => {
+    const open = await visitor.job();
+    const one = (await list(job.id)).body;
+    const fuses = one.parts.filter(({ what }) => / fuse \d/.test(what));
+    expect(fuses.reduce((sum, { need }) => sum + need, 0)).toBe(2);
+    expect(one.tools).toContain('meter');
+    const both = (await list(job.id, open.id)).body;
+    expect(both.parts).toEqual(one.parts);
+    expect(both.open).toEqual([open.id]);
+  });
+
+  it('wants ids of jobs of the shop, each once, and not too many', async () => {
+    expect(problemPaths(await list())).toEqual(['jobs']);
+    expect(problemPaths(await list('x'))).toEqual(['jobs']);
+    expect(problemPaths(await list(job.id, job.id))).toEqual(['jobs']);
+    expect((await list(uuidv7())).status).toBe(404);
+    const many = Array.from({ length: 21 }, () => uuidv7());
+    expect(problemPaths(await list(...many))).toEqual(['jobs']);
   });
 });

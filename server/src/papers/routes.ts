@@ -1,5 +1,5 @@
 import { PAPER_INK, diagramSvg, layoutDiagram, netlistOf } from '@lucky-thread/core/build/diagram';
-import { DEFAULT_SETTINGS, toCoreReading } from '@lucky-thread/contract';
+import { PickListRequest } from '@lucky-thread/contract';
 import type { JobContext } from '@lucky-thread/work';
 import {
   PAPER_KINDS,
@@ -8,23 +8,18 @@ import {
   isWholeJob,
   paperOf,
   routeOf,
-  seenBy,
 } from '@lucky-thread/work';
 import type { Request } from 'express';
 import { Router } from 'express';
-import type { Actor } from '../auth/session';
 import { actorOf } from '../auth/session';
 import type { Database } from '../db/database';
-import { idIn } from '../http/handlers';
+import { checked, idIn } from '../http/handlers';
 import { invalid, notFound } from '../http/problem';
-import { getJob } from '../jobs/jobService';
-import { listReadings } from '../readings/readingRepository';
-import { findShop } from '../shop/shopRepository';
-import { tapsForJob } from '../taps/tapRepository';
-import { findModel } from '../vehicles/modelRepository';
+import { contextOf, countingReadings } from './jobContext';
+import { pickList } from './pickList';
 import { renderPaper } from './renderPaper';
 
-/** Papers of a job as PDF: `/jobs/<id>/papers/job.pdf?sheet=A4&units=metric`. */
+/** Papers of a job as PDF: `/jobs/<id>/papers/job.pdf?sheet=A4&units=metric`; and what several jobs take: `/pick-list?job=<id>&job=<id>`. */
 export function paperRoutes(db: Database): Router {
   const router = Router();
   router.get('/jobs/:jobId/papers/:name', async (request, response) => {
@@ -35,9 +30,7 @@ export function paperRoutes(db: Database): Router {
     const context = await contextOf(db, actorOf(request), jobId);
     if (kind !== 'taps' && !isWholeJob(context))
       throw invalid([{ path: 'paper', message: 'choose and size every feed first' }]);
-    const readings = (await listReadings(db, jobId))
-      .filter((one) => one.withdrawnAt === null)
-      .map(toCoreReading);
+    const readings = await countingReadings(db, jobId);
     const record = `${request.protocol}://${request.headers.host ?? ''}/jobs/${jobId}`;
     const diagram = kind === 'job' ? await drawn(context, readings, units) : undefined;
     const paper = paperOf(kind, { context, readings, units, diagram, record });
@@ -45,6 +38,11 @@ export function paperRoutes(db: Database): Router {
       .type('application/pdf')
       .setHeader('Content-Disposition', `inline; filename="${kind}.pdf"`)
       .send(Buffer.from(await renderPaper(paper, sheet)));
+  });
+  router.get('/pick-list', async (request, response) => {
+    const asked = ([] as unknown[]).concat(request.query.job ?? []);
+    const { jobs } = checked(PickListRequest, { jobs: asked });
+    response.json(await pickList(db, actorOf(request), jobs));
   });
   return router;
 }
@@ -60,19 +58,6 @@ function asked({ query }: Request): {
       { path: sheet === undefined ? 'sheet' : 'units', message: 'A4 or LETTER, metric or us' },
     ]);
   return { sheet, units };
-}
-
-async function contextOf(db: Database, actor: Actor, jobId: string): Promise<JobContext> {
-  const job = await getJob(db, actor, jobId);
-  const { modelId } = job.vehicle;
-  const model = await findModel(db, actor.shopId, modelId);
-  if (model === undefined) throw notFound('Vehicle model');
-  return {
-    job,
-    model: { ...model, ...seenBy(model, job) },
-    taps: await tapsForJob(db, { shopId: actor.shopId, modelId, jobId }),
-    settings: (await findShop(db, actor.shopId))?.settings ?? DEFAULT_SETTINGS,
-  };
 }
 
 async function drawn(

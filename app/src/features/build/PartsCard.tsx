@@ -1,6 +1,7 @@
 import type { BuildPlan } from '@lucky-thread/work';
 import { shown } from '@lucky-thread/core/units';
 import { StyleSheet, View } from 'react-native';
+import { PartLines } from '../../panel/PartLines';
 import { Card } from '../../ui/Card';
 import { usePalette } from '../../ui/ThemeProvider';
 import { SPACE } from '../../ui/tokens';
@@ -25,26 +26,7 @@ export function PartsCard({ plan }: { readonly plan: BuildPlan }) {
           <Words kind="heading">{shown('length', row.cutM, units)}</Words>
         </View>
       ))}
-      <View role="list" aria-label="Parts">
-        {plan.parts.map((part) => (
-          <View key={part.what} role="listitem" style={styles.line}>
-            <Words kind="label" style={styles.count}>
-              {part.unit === 'm' ? shown('length', part.need, units) : String(part.need)}
-            </Words>
-            <Words style={styles.grow}>{part.what}</Words>
-            {part.missing === true && (
-              <Words kind="small">
-                {part.instead === undefined
-                  ? '✕ not in the van'
-                  : `✕ not in the van; ${part.instead} passes too`}
-              </Words>
-            )}
-            {part.unit === 'pieces' && part.packOf > 1 && (
-              <Words kind="small" soft>{`of a pack of ${part.packOf}`}</Words>
-            )}
-          </View>
-        ))}
-      </View>
+      <PartLines parts={plan.parts} />
       <Words kind="small" testID="tools">{`Tools: ${plan.tools.join(', ')}.`}</Words>
     </Card>
   );
@@ -58,7 +40,5 @@ const styles = StyleSheet.create({
     borderBottomWidth: 1,
     paddingBottom: SPACE.xs,
   },
-  line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s, minHeight: 28 },
-  count: { minWidth: 56, textAlign: 'right' },
   grow: { flex: 1 },
 });

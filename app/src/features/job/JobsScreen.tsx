@@ -51,7 +51,15 @@ export function JobsScreen() {
         />
       }
     >
-      <Words kind="title">Jobs</Words>
+      <View style={styles.head}>
+        <Words kind="title">Jobs</Words>
+        <ActionButton
+          kind="quiet"
+          label="Pick list"
+          testID="go-pick"
+          onPress={() => router.navigate('/jobs/pick')}
+        />
+      </View>
       {(isCut || shown.length > FEW) && (
         <View style={styles.cut}>
           <Field
@@ -155,6 +163,7 @@ function dayOf(job: JobSummary | undefined): string {
 }
 
 const styles = StyleSheet.create({
+  head: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between' },
   cut: { gap: SPACE.s },
   day: { paddingTop: SPACE.m },
 });

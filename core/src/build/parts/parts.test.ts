@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { PartsLead } from '../index';
-import { bodyGraph, cutList, partsList, routeLeads, toolList } from '../index';
+import { bodyGraph, cutList, partsList, routeLeads, sumParts, toolList } from '../index';
 
 const LEAD = fc.record({
   cutM: fc.integer({ min: 3, max: 80 }).map((tenths) => tenths / 10),
@@ -198,4 +198,31 @@ it('takes the die for each colour of terminal (DIN 46237, from memory), and bits
   expect(tools.join()).toMatch(/step bit to 11 mm \(7\/16 in\) and a grommet of 8 mm/);
   const seen = opened.map((one) => ({ ...one, roomMm: 12 }));
   expect(toolList({ steps: [], opened: seen, ring: undefined, bundles }).join()).not.toMatch(/bit/);
+});
+
+describe('the parts of a day', () => {
+  it('add up over its jobs, and are rounded to packs once', () => {
+    fc.assert(
+      fc.property(fc.array(LEADS, { minLength: 1, maxLength: 5 }), (jobs) => {
+        const lists = jobs.map((leads) =>
+          partsList({ leads, ground: undefined, stock: undefined }),
+        );
+        const day = sumParts(lists);
+        for (const { what, need, packs, packOf, jobs: wanting } of day) {
+          const rows = lists.flat().filter((one) => one.what === what);
+          expect(need).toBeCloseTo(
+            rows.reduce((sum, one) => sum + one.need, 0),
+            6,
+          );
+          expect(wanting).toBe(rows.length);
+          expect(packs * packOf).toBeGreaterThanOrEqual(need - 1e-9);
+          expect((packs - 1) * packOf).toBeLessThan(need);
+          // Never more packs than job by job.
+          expect(packs).toBeLessThanOrEqual(rows.reduce((sum, one) => sum + one.packs, 0));
+        }
+        expect(new Set(day.map(({ what }) => what)).size).toBe(day.length);
+      }),
+      { numRuns: 50 },
+    );
+  });
 });

@@ -1,0 +1,3 @@
+import { PickListScreen } from '../../features/job/PickListScreen';
+
+export default PickListScreen;

@@ -1,0 +1,115 @@
+import type { JobSummary } from '@lucky-thread/contract';
+import { MOST_PICKED } from '@lucky-thread/contract';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { TouchableRipple } from 'react-native-paper';
+import { PartLines } from '../../panel/PartLines';
+import { useJobsInfiniteQuery, usePickListQuery } from '../../store/api';
+import { ActionButton } from '../../ui/ActionButton';
+import { Card } from '../../ui/Card';
+import { Caution } from '../../ui/Caution';
+import { Screen } from '../../ui/Screen';
+import { Empty, Failed, Loading } from '../../ui/States';
+import { usePalette } from '../../ui/ThemeProvider';
+import { RADIUS, SPACE, TARGET } from '../../ui/tokens';
+import { Words } from '../../ui/Words';
+
+/** What is loaded into the van for a day: the parts and tools of the jobs that are chosen, summed. */
+export function PickListScreen() {
+  const router = useRouter();
+  const jobs = useJobsInfiniteQuery({ view: 'open' }, { refetchOnMountOrArgChange: true });
+  const [left, setLeft] = useState<readonly string[]>([]);
+  if (jobs.isError && jobs.data === undefined)
+    return <Failed what="The jobs" onRetry={() => void jobs.refetch()} />;
+  if (jobs.data === undefined) return <Loading what="the jobs" />;
+  const open = jobs.data.pages.flatMap((page) => page.jobs).slice(0, MOST_PICKED);
+  const chosen = open.filter(({ id }) => !left.includes(id));
+  return (
+    <Screen
+      testID="pick-list"
+      bottom={
+        <ActionButton label="All jobs" testID="all-jobs" onPress={() => router.navigate('/')} />
+      }
+    >
+      <Words kind="title">Pick list</Words>
+      {open.length === 0 ? (
+        <Empty
+          title="No open job"
+          text="Everything is logged. A job whose feeds are chosen and sized has a list of parts."
+        />
+      ) : (
+        <>
+          <Words soft>What the open jobs take together; leave off what is not for today.</Words>
+          {open.map((job) => (
+            <JobToggle
+              key={job.id}
+              job={job}
+              on={!left.includes(job.id)}
+              onToggle={() =>
+                setLeft(
+                  left.includes(job.id) ? left.filter((id) => id !== job.id) : [...left, job.id],
+                )
+              }
+            />
+          ))}
+          {chosen.length > 0 && <Picked jobs={chosen} />}
+        </>
+      )}
+    </Screen>
+  );
+}
+
+function JobToggle(props: {
+  readonly job: JobSummary;
+  readonly on: boolean;
+  readonly onToggle: () => void;
+}) {
+  const palette = usePalette();
+  const { job, on } = props;
+  return (
+    <TouchableRipple
+      role="checkbox"
+      aria-checked={on}
+      testID={`pick-${job.id}`}
+      onPress={props.onToggle}
+      style={[
+        styles.row,
+        {
+          borderColor: on ? palette.ink : palette.line,
+          backgroundColor: on ? palette.sunken : palette.canvas,
+        },
+      ]}
+    >
+      <Words>{`${on ? '☒' : '☐'} ${job.vehicleName}, ${job.year} · ${job.deviceName}`}</Words>
+    </TouchableRipple>
+  );
+}
+
+function Picked({ jobs }: { readonly jobs: readonly JobSummary[] }) {
+  const { data, isError, refetch } = usePickListQuery(jobs.map(({ id }) => id));
+  if (isError) return <Failed what="The list" onRetry={() => void refetch()} />;
+  if (data === undefined) return <Loading what="the list" />;
+  const open = jobs.filter(({ id }) => data.open.includes(id));
+  return (
+    <View style={styles.stack}>
+      {open.length > 0 && (
+        <Caution testID="pick-open">
+          {`Not chosen and sized yet, so not in the list: ${open.map(({ vehicleName, deviceName }) => `${vehicleName} (${deviceName})`).join(', ')}.`}
+        </Caution>
+      )}
+      {data.parts.length > 0 && (
+        <Card testID="picked">
+          <Words kind="heading">Parts</Words>
+          <PartLines parts={data.parts} />
+          <Words kind="small" testID="picked-tools">{`Tools: ${data.tools.join(', ')}.`}</Words>
+        </Card>
+      )}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  stack: { gap: SPACE.m },
+  row: { borderWidth: 1.5, borderRadius: RADIUS, minHeight: TARGET, padding: SPACE.s },
+});
