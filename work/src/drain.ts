@@ -1,8 +1,12 @@
 import type { JobView } from '@lucky-thread/contract';
 import type { DrainReading } from '@lucky-thread/core/prove';
 
-/** What a closing check of the parked current goes by: with the added fuses out, and in. */
-export const DRAIN_ITEMS = { before: 'drain-before', after: 'drain-after' } as const;
+/** What a closing check of the parked current goes by: with the added fuses out, and in; and when the car fell asleep, min. */
+export const DRAIN_ITEMS = {
+  before: 'drain-before',
+  after: 'drain-after',
+  asleep: 'asleep-after',
+} as const;
 
 /** What was measured for a closing check; undefined as long as nobody has. */
 export function closingValue(
@@ -18,7 +22,10 @@ export function drainOf(job: Pick<JobView, 'closing' | 'device'>): DrainReading 
   const afterA = closingValue(job, DRAIN_ITEMS.after);
   return beforeA === undefined || afterA === undefined
     ? undefined
-    : { beforeA, afterA, standbyA: standbyOf(job) };
+    : {
+        ...{ beforeA, afterA, standbyA: standbyOf(job) },
+        asleepAfterMin: closingValue(job, DRAIN_ITEMS.asleep),
+      };
 }
 
 /** What the whole device may draw parked by its label, A. */

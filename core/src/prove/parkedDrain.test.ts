@@ -30,3 +30,13 @@ describe('what a parked car draws', () => {
     );
   });
 });
+
+// Modules fall asleep within 10 to 45 minutes. Common practice.
+it.each([
+  [undefined, true, /within \d+ mA\.$/],
+  [45, true, /Asleep after 45 min/],
+  [46, false, /keeps it awake/],
+])('asleep after %s min is good: %s', (asleepAfterMin, good, text) => {
+  const verdict = parkedDrain({ beforeA: 0.03, afterA: 0.035, standbyA: 0.008, asleepAfterMin });
+  expect(verdict).toMatchObject({ good, text: expect.stringMatching(text) });
+});

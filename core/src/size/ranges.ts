@@ -60,6 +60,7 @@ export const SIZING_RANGES = {
   leadMm: range(0.5, 30, 'mm', 'the lead'),
   freeMm: range(1, 500, 'mm', 'the free depth'),
   closingValue: range(-100, 100_000, '', 'what was measured'),
+  asleepMin: range(0, 300, 'min', 'the time until it sleeps'),
   dropOffS: range(0, 7200, 's', 'the time until it goes dead'),
   setUpS: range(0.1, 3600, 's', 'the time of a set-up step'),
   bodyM: range(0.3, 20, 'm', 'a measure of the body'),

@@ -30,11 +30,9 @@ export function HoleTool() {
           ) : (
             <>
               <Words kind="title">
-                {fit.good
-                  ? `It fits: hole ${fit.holeMm} mm (${fit.holeInch})`
-                  : 'It does not fit there'}
+                {fit.good ? `Hole ${fit.holeMm} mm (${fit.holeInch})` : 'It does not fit there'}
               </Words>
-              <Words kind="small">{`It takes ${shown('smallLength', fit.needMm, units)} behind the panel.`}</Words>
+              <Words kind="small">{`${fit.good ? 'It fits. It' : 'It'} takes ${shown('smallLength', fit.needMm, units)} behind the panel.`}</Words>
               {fit.says.map((one) => (
                 <Words key={one}>{`· ${one}`}</Words>
               ))}
