@@ -160,3 +160,13 @@ it('says what was done by a plan that has changed since', async () => {
   await visitor.see('steps');
   await visitor.textIs('steps', /Done before the plan changed: (fit|fuse):switched@/);
 });
+
+it('sums what the open jobs take along', async () => {
+  await visitor.go('/');
+  await visitor.touch('go-pick');
+  await visitor.textIs('picked', /2\s*mini blade fuse/);
+  await visitor.textIs('picked-tools', /crimper’s red die.*meter/);
+  expect(await seriousFaults(visitor)).toEqual([]);
+  await visitor.touch(`pick-${jobId}`);
+  await visitor.until('nothing is left', async () => !(await visitor.has('picked')));
+});

@@ -1,10 +1,11 @@
 import { once } from 'node:events';
-import { stateAt } from '@lucky-thread/core/vehicle';
+import type { JobView, ReadingView } from '@lucky-thread/contract';
+import { leadPointId, stateAt } from '@lucky-thread/core/vehicle';
 import { v7 as uuidv7 } from 'uuid';
 import WebSocket from 'ws';
 import { wiresAt } from '@lucky-thread/work';
 import type { TestServer, Visitor } from '../testing/testServer';
-import { startTestServer } from '../testing/testServer';
+import { jobBody, startTestServer } from '../testing/testServer';
 
 let server: TestServer;
 let visitor: Visitor;
@@ -86,6 +87,40 @@ describe('the simulated meter', () => {
   ])('refuses %.40s with %s', async (line, code) => {
     const job = await visitor.job();
     expect((await talk(job.id, [line]))[0]).toContain(code);
+  });
+
+  it('reads what a converter gives behind its lead, and nothing where its feed is dead', async () => {
+    const model = await visitor.model('Longboat');
+    const { body: job } = await visitor.put<JobView>(`/jobs/${uuidv7()}`, {
+      ...jobBody(model.id),
+      device: {
+        name: 'Charger',
+        feeds: [{ id: 'usb', name: 'Supply', role: 'switched', currentA: 2.9, outputV: 5 }],
+      },
+    });
+    expect(job.device.feeds[0]?.outputV).toBe(5);
+    const plan = [{ feedId: 'usb', sourceId: 'dash/F5', oneWayM: 2 }];
+    await visitor.change(job.id, { plan });
+    const at = (spot: 'output' | 'end'): string =>
+      `SIM:PROB "${leadPointId(spot, 'usb', 'dash/F5')}"`;
+    const answers = await talk(job.id, [
+      at('output'),
+      run,
+      'MEAS:VOLT:DC?',
+      off,
+      'MEAS:VOLT:DC?',
+      at('end'),
+      run,
+      'MEAS:VOLT:DC?',
+    ]);
+    expect(Number(answers[2])).toBeCloseTo(5, 6);
+    expect(Number(answers[4])).toBe(0);
+    // Before the converter the car’s own volts.
+    expect(Number(answers[7])).toBeGreaterThan(11);
+    // A proof like the others: without it the feed is not proved.
+    await visitor.prove(job.id);
+    const { body: readings } = await visitor.get<ReadingView[]>(`/jobs/${job.id}/readings`);
+    expect(readings.some(({ sourceId }) => sourceId.startsWith('lead:output:usb'))).toBe(true);
   });
 
   it('opens to signed-in people of the shop only, and to no other origin', async () => {

@@ -1,9 +1,4 @@
-import type {
-  CheckDone,
-  FaultCheck,
-  FaultCheckId,
-  SymptomId,
-} from '@lucky-thread/core/prove/symptoms';
+import type { FaultCheck, FaultCheckId, SymptomId } from '@lucky-thread/core/prove/symptoms';
 import {
   CAUSES,
   FAULT_CHECKS,
