@@ -45,8 +45,19 @@ describe('the time until a lead goes dead', () => {
     expect(dropOff(3600, 0.6).good).toBe(false);
   });
 
+  // A contact lets go within seconds, retained power within three quarters of an hour. Common practice.
+  it.each([
+    [3, true, /a contact/],
+    [3.1, true, /retained/],
+    [2700, true, /45 min/],
+    [2701, false, /no switched supply/],
+  ])('after %s s is good: %s', (seconds, good, text) => {
+    expect(dropOff(seconds, 1)).toMatchObject({ good, text: expect.stringMatching(text) });
+  });
+
   it('says the time in seconds as long as those are few', () => {
     expect(dropOff(99, 1).text).toMatch(/99 s/);
+    expect(dropOff(100, 1).text).toMatch(/2 min/);
     expect(dropOff(120, 1).text).toMatch(/2 min/);
   });
 });

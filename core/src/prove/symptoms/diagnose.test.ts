@@ -81,6 +81,18 @@ describe('a diagnosis', () => {
     expect(bitsOf('crankDrop', new Map([['badCrimp', 1]] as const))).toBeCloseTo(0, 9);
   });
 
+  it('asks first what names a cause soonest, not what tells most bits for its seconds', () => {
+    // Blows: rating against plan 30 s tells one cause of three; the lamp in the fuse’s place 60 s tells all three apart.
+    expect(diagnose('blows', []).next).toBe('lampForFuse');
+    // Sure of it, it asks no more.
+    const done: CheckDone[] = [
+      { check: 'lampForFuse', outcome: 2 },
+      { check: 'ohmsBody', outcome: 1 },
+    ];
+    expect(diagnose('blows', done)).toMatchObject({ sure: true, next: undefined });
+    expect(diagnose('blows', done).suspects[0]?.suspect).toBe('chafed');
+  });
+
   it('says of every cause what is done about it', () => {
     for (const { name, mend } of Object.values(CAUSES)) {
       expect(name.length).toBeGreaterThan(8);
@@ -105,6 +117,49 @@ describe('what a job has on record', () => {
   const record: LeadRecord = { spliced: false, passed: [], drainGood: undefined };
   const first = (symptom: SymptomId, of: LeadRecord): string | undefined =>
     diagnose(symptom, [], causeFactors(of)).suspects[0]?.suspect;
+
+  const PASSED: readonly [LeadSpot, StitchPlace, readonly string[]][] = [
+    ['end', 'run', ['groundOpen', 'leadOpen', 'noSupply', 'thinLead']],
+    ['end', 'crank', ['dropsAtCrank', 'groundOpen', 'leadOpen', 'noSupply', 'thinLead']],
+    ['end', 'off', ['takenConstant']],
+    ['end', 'asleep', ['takenConstant']],
+    ['endOriginalOut', 'run', ['turned']],
+    ['original', 'run', ['notHome', 'originalFuse']],
+    ['ground', 'run', ['groundOpen', 'poorGround']],
+    ['endAddedOut', 'off', []],
+  ];
+  it.each(PASSED)('%s in %s, passed, makes rarer what it has shown good', (spot, place, rarer) => {
+    const factors = causeFactors({ ...record, passed: [{ spot, place }] });
+    expect(Object.keys(factors).sort()).toEqual(rarer);
+    for (const factor of Object.values(factors)) {
+      expect(factor).toBeGreaterThan(0);
+      expect(factor).toBeLessThan(1);
+    }
+  });
+
+  it('counts what two proofs say of one cause together, and one proof once', () => {
+    const live = { spot: 'end', place: 'run' } as const;
+    const once = causeFactors({ ...record, passed: [live] });
+    expect(causeFactors({ ...record, passed: [live, { spot: 'end', place: 'acc' }] })).toEqual(
+      once,
+    );
+    const both = causeFactors({ ...record, passed: [live, { spot: 'ground', place: 'run' }] });
+    const ground = causeFactors({ ...record, passed: [{ spot: 'ground', place: 'run' }] });
+    expect(both.groundOpen).toBeCloseTo((once.groundOpen ?? 1) * (ground.groundOpen ?? 1), 9);
+  });
+
+  it('knows a splice, and a parked current that was good or was not', () => {
+    expect(Object.keys(causeFactors({ ...record, spliced: true })).sort()).toEqual([
+      'notHome',
+      'turned',
+    ]);
+    expect(Object.keys(causeFactors({ ...record, drainGood: true })).sort()).toEqual([
+      'deviceStandby',
+      'staysAwake',
+      'takenConstant',
+    ]);
+    expect(causeFactors({ ...record, drainGood: false })).toEqual({});
+  });
 
   it('changes nothing where nothing was read', () => {
     expect(causeFactors(record)).toEqual({});
@@ -162,29 +217,34 @@ describe('a search that begins with a proof', () => {
     leastV: number | undefined = 11,
   ) => searchFrom({ spot, state: stateAt(place), leastV }, arrives);
 
-  it('takes along what the proof has shown', () => {
-    expect(at('end', 'run', false)).toEqual({
-      symptom: 'dead',
-      done: [{ check: 'farPair', outcome: 2 }],
-    });
-    expect(at('end', 'run', true).symptom).toBe('weak');
-    expect(at('ground', 'run', true).done).toEqual([{ check: 'groundDrop', outcome: 1 }]);
-    expect(at('endOriginalOut', 'run', false).done).toEqual([{ check: 'originalOut', outcome: 1 }]);
+  it.each([
+    ['end', 'run', false, 'dead', 'farPair-2'],
+    ['end', 'run', true, 'weak', 'farPair-1'],
+    ['ground', 'run', true, 'weak', 'groundDrop-1'],
+    ['endOriginalOut', 'run', false, 'dead', 'originalOut-1'],
+    ['endOriginalOut', 'run', true, 'weak', 'farPair-1'],
+    ['end', 'crank', false, 'cranking', ''],
+    ['end', 'engine', false, 'engineOff', ''],
+    ['original', 'run', false, 'originalDead', ''],
+    ['output', 'run', true, 'weak', ''],
+    ['output', 'run', false, 'dead', ''],
+  ] as const)('at %s in %s, something arriving %s: %s', (spot, place, arrives, symptom, seen) => {
+    const begun = at(spot, place, arrives);
+    expect(begun.symptom).toBe(symptom);
+    expect(writeChecks(begun.done)).toBe(seen);
   });
 
-  it('goes by the state, and by what must be dead', () => {
-    expect(at('end', 'crank', false).symptom).toBe('cranking');
-    expect(at('end', 'engine', false).symptom).toBe('engineOff');
-    expect(at('original', 'run', false).symptom).toBe('originalDead');
-    expect(
-      searchFrom({ spot: 'end', state: stateAt('off'), leastV: undefined }, true).symptom,
-    ).toBe('drains');
-    expect(at('output', 'run', true).symptom).toBe('weak');
+  it('takes what is live where it must be dead for another kind of source', () => {
+    const begun = searchFrom({ spot: 'end', state: stateAt('off'), leastV: undefined }, true);
+    expect(begun).toEqual({ symptom: 'drains', done: [] });
   });
 
   it('stands in an address and comes back from it, without what is no check of the symptom', () => {
     const { symptom, done } = at('end', 'run', false);
     expect(readChecks(writeChecks(done), symptom)).toEqual(done);
-    expect(readChecks('pop-1.farPair-9.farPair-2.x', symptom)).toEqual(done);
+    // farPair shows one of four things, 0 to 3.
+    for (const slip of ['farPair-4', 'farPair-12', 'farPair-1x', 'farPair-', 'pop-1', 'x', ''])
+      expect(readChecks(slip, symptom)).toEqual([]);
+    expect(readChecks('farPair-3', symptom)).toHaveLength(1);
   });
 });
