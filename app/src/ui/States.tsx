@@ -10,7 +10,7 @@ export function Loading(props: { readonly what: string }) {
   const palette = usePalette();
   return (
     <View style={styles.middle} role="status" aria-label={`Loading ${props.what}`}>
-      <ActivityIndicator color={palette.ink} />
+      <ActivityIndicator color={palette.ink} aria-label={`Loading ${props.what}`} />
       <Words soft>Loading {props.what}</Words>
     </View>
   );
