@@ -39,11 +39,7 @@ export function PassageRow(props: PassageRowProps) {
   const palette = usePalette();
   const units = useUnits();
   const [open, setOpen] = useState(false);
-  const [measuredM, setMeasuredM] = useState<number | undefined>(passage.lengthM);
   const facts: PassageFacts = PASSAGE_KINDS[passage.kind];
-  const [roomMm, setRoomMm] = useState<number | undefined>(passage.roomMm);
-  const problem = fieldProblem('oneWayM', measuredM, units);
-  const roomProblem = fieldProblem('roomMm', roomMm, units);
   const hazards = passage.hazards.map((one) => ROUTE_HAZARDS[one].name).join(', ');
   return (
     <View style={[styles.row, { borderColor: palette.line }]}>
@@ -73,46 +69,65 @@ export function PassageRow(props: PassageRowProps) {
         <Words kind="small">Say below which body the model has; then it is put right here.</Words>
       )}
       {open && onFound !== undefined && (
-        <View style={styles.stack}>
-          <NumberField
-            label="By the tape"
-            of="length"
-            value={measuredM}
-            problem={problem}
-            testID={`measured-${number}`}
-            onValue={setMeasuredM}
-          />
-          {facts.narrow === true && (
-            <NumberField
-              label={`Free in its rubber (${props.bundleMm.toFixed(1)} mm of leads go through)`}
-              of="smallLength"
-              value={roomMm}
-              problem={roomProblem}
-              testID={`room-${number}`}
-              onValue={setRoomMm}
-            />
-          )}
-          <View style={styles.buttons}>
-            <ActionButton
-              label="Keep for the model"
-              testID={`keep-measured-${number}`}
-              disabled={
-                measuredM === undefined || problem !== undefined || roomProblem !== undefined
-              }
-              onPress={() => {
-                const room = roomMm === undefined ? {} : { roomMm };
-                if (measuredM !== undefined) onFound({ lengthM: measuredM, ...room });
-                setOpen(false);
-              }}
-            />
-            <ActionButton
-              label="Nothing goes through"
-              testID={`blocked-${number}`}
-              onPress={() => onFound({ blocked: true })}
-            />
-          </View>
-        </View>
+        <PassageFound
+          {...props}
+          onFound={(found) => {
+            onFound(found);
+            setOpen(false);
+          }}
+        />
       )}
+    </View>
+  );
+}
+
+/** The passage by the tape, what is free in its rubber, or that nothing goes through. */
+function PassageFound(
+  props: PassageRowProps & { readonly onFound: NonNullable<PassageRowProps['onFound']> },
+) {
+  const { number, passage, onFound } = props;
+  const units = useUnits();
+  const [measuredM, setMeasuredM] = useState<number | undefined>(passage.lengthM);
+  const [roomMm, setRoomMm] = useState<number | undefined>(passage.roomMm);
+  const problem = fieldProblem('oneWayM', measuredM, units);
+  const roomProblem = fieldProblem('roomMm', roomMm, units);
+  const facts: PassageFacts = PASSAGE_KINDS[passage.kind];
+  return (
+    <View style={styles.stack}>
+      <NumberField
+        label="By the tape"
+        of="length"
+        value={measuredM}
+        problem={problem}
+        testID={`measured-${number}`}
+        onValue={setMeasuredM}
+      />
+      {facts.narrow === true && (
+        <NumberField
+          label={`Free in its rubber (${props.bundleMm.toFixed(1)} mm of leads go through)`}
+          of="smallLength"
+          value={roomMm}
+          problem={roomProblem}
+          testID={`room-${number}`}
+          onValue={setRoomMm}
+        />
+      )}
+      <View style={styles.buttons}>
+        <ActionButton
+          label="Keep for the model"
+          testID={`keep-measured-${number}`}
+          disabled={measuredM === undefined || problem !== undefined || roomProblem !== undefined}
+          onPress={() => {
+            const room = roomMm === undefined ? {} : { roomMm };
+            if (measuredM !== undefined) onFound({ lengthM: measuredM, ...room });
+          }}
+        />
+        <ActionButton
+          label="Nothing goes through"
+          testID={`blocked-${number}`}
+          onPress={() => onFound({ blocked: true })}
+        />
+      </View>
     </View>
   );
 }

@@ -65,6 +65,38 @@ export function RouteCard(props: {
         {sumOf(route, units)}
       </Words>
       <Aims route={route} others={others} onAim={(aim) => wish({ aim })} />
+      <Passages
+        route={route}
+        onFound={route.assumed ? undefined : (found) => save(withPassage(context, route, found))}
+      />
+      <RouteNotes route={route} />
+      <Lengths context={context} route={route} />
+      <ActionButton
+        kind="quiet"
+        label={more ? 'Less' : `Device at the ${mount.name} · ${body.knowledge.style}…`}
+        testID="route-more"
+        onPress={() => setMore(!more)}
+      />
+      {more && (
+        <View style={styles.stack}>
+          <MountChoice route={route} onMount={(spotId) => wish({ mount: spotId })} />
+          <BodyChoice body={model.body} style={body.knowledge.style} onBody={save} />
+        </View>
+      )}
+      {error !== undefined && <Caution testID="body-problem">{problemText(error)}</Caution>}
+    </Card>
+  );
+}
+
+/** The passages one by one, to be put right for the model. */
+function Passages(props: {
+  readonly route: JobRoute;
+  readonly onFound: ((found: BodyInput['passages'][number]) => void) | undefined;
+}) {
+  const { route, onFound } = props;
+  const { laid } = route;
+  return (
+    <>
       {laid.opened.map((passage, index) => (
         <PassageRow
           key={passage.id}
@@ -75,12 +107,19 @@ export function RouteCard(props: {
           }
           bundleMm={route.bundles.get(passage.id) ?? 0}
           onFound={
-            route.assumed
-              ? undefined
-              : (found) => save(withPassage(context, route, { id: passage.id, ...found }))
+            onFound === undefined ? undefined : (found) => onFound({ id: passage.id, ...found })
           }
         />
       ))}
+    </>
+  );
+}
+
+/** What is to be minded along the way, what was passed by, and what is laid nowhere. */
+function RouteNotes({ route }: { readonly route: JobRoute }) {
+  const { laid } = route;
+  return (
+    <>
       {hazardsOf(route).map((hazard) => (
         <Caution key={hazard}>{ROUTE_HAZARDS[hazard].caution}</Caution>
       ))}
@@ -95,31 +134,30 @@ export function RouteCard(props: {
       {laid.unreachable.length > 0 && (
         <Caution>{`No way leads there any more: ${laid.unreachable.join(', ')}. Open a passage again.`}</Caution>
       )}
-      <Lengths context={context} route={route} />
-      <ActionButton
-        kind="quiet"
-        label={more ? 'Less' : `Device at the ${mount.name} · ${body.knowledge.style}…`}
-        testID="route-more"
-        onPress={() => setMore(!more)}
+    </>
+  );
+}
+
+/** Where the device sits, with what is to be minded there. */
+function MountChoice(props: {
+  readonly route: JobRoute;
+  readonly onMount: (spotId: string) => void;
+}) {
+  const { body, mount } = props.route;
+  return (
+    <>
+      <Words kind="label">Where the device sits</Words>
+      <Choice
+        label="Where the device sits"
+        testID="mount"
+        options={mountSpots(body).map(({ spotId, name }) => ({ value: spotId, label: name }))}
+        value={mount.spotId}
+        onChange={props.onMount}
       />
-      {more && (
-        <View style={styles.stack}>
-          <Words kind="label">Where the device sits</Words>
-          <Choice
-            label="Where the device sits"
-            testID="mount"
-            options={mountSpots(body).map(({ spotId, name }) => ({ value: spotId, label: name }))}
-            value={mount.spotId}
-            onChange={(spotId) => wish({ mount: spotId })}
-          />
-          {mount.cautions.map((caution) => (
-            <Caution key={caution}>{caution}</Caution>
-          ))}
-          <BodyChoice body={model.body} style={body.knowledge.style} onBody={save} />
-        </View>
-      )}
-      {error !== undefined && <Caution testID="body-problem">{problemText(error)}</Caution>}
-    </Card>
+      {mount.cautions.map((caution) => (
+        <Caution key={caution}>{caution}</Caution>
+      ))}
+    </>
   );
 }
 

@@ -38,9 +38,11 @@ export function NextDock(props: NextDockProps) {
   const { next } = props;
   if (next === undefined)
     return (
-      <Words soft testID="next">
-        Working out the next test…
-      </Words>
+      <View style={styles.waiting}>
+        <Words soft testID="next">
+          Working out the next test…
+        </Words>
+      </View>
     );
   return (
     <View style={styles.dock} aria-live="polite" aria-busy={props.thinking}>
@@ -162,7 +164,11 @@ const CLIP_WORDS = { ground: 'bare metal', constant: 'plus' } as const;
 /** Visits that cost waiting, risk or noise may be put off. */
 const DEFERRABLE: readonly StitchPlace[] = ['asleep', 'crank', 'engine', 'rolling'];
 
+/** About as high as an instruction with its reason and its button: what is under the thumb stays there when it comes. */
+const ANSWERED_PX = 170;
+
 const styles = StyleSheet.create({
+  waiting: { minHeight: ANSWERED_PX },
   dock: { gap: SPACE.s },
   said: { flexDirection: 'row', gap: SPACE.s, alignItems: 'flex-start' },
   words: { flex: 1, gap: SPACE.xs },

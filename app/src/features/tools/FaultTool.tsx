@@ -1,4 +1,9 @@
-import type { FaultCheck, FaultCheckId, SymptomId } from '@lucky-thread/core/prove/symptoms';
+import type {
+  Diagnosis,
+  FaultCheck,
+  FaultCheckId,
+  SymptomId,
+} from '@lucky-thread/core/prove/symptoms';
 import {
   CAUSES,
   FAULT_CHECKS,
@@ -87,16 +92,7 @@ function FaultSearch({ record, leads = [] }: FaultSearchProps) {
               onSeen={(outcome) => seenNow(next, outcome)}
             />
           )}
-          {next === undefined && first !== undefined && (
-            <Card testID="found">
-              <Words kind="instruction" testID="fault">
-                {first.suspect === 'something else'
-                  ? 'None of the usual causes. Begin again from the source, one joint after the other.'
-                  : `${sure ? 'It is' : 'Most likely'}: ${CAUSES[first.suspect].name}.`}
-              </Words>
-              {first.suspect !== 'something else' && <Words>{CAUSES[first.suspect].mend}</Words>}
-            </Card>
-          )}
+          {next === undefined && first !== undefined && <Found first={first} sure={sure} />}
           <ActionButton
             kind="quiet"
             label="Undo the last"
@@ -107,16 +103,9 @@ function FaultSearch({ record, leads = [] }: FaultSearchProps) {
         </>
       }
     >
-      {record !== undefined && leads.length > 1 && (
-        <Choice
-          label="Which lead"
-          testID="faulty-lead"
-          options={leads.map(({ id, name }) => ({ value: id, label: name }))}
-          value={record.feedId}
-          onChange={(feed) => set({ feed, seen: '' })}
-        />
+      {record !== undefined && (
+        <OfLead record={record} leads={leads} onLead={(feed) => set({ feed, seen: '' })} />
       )}
-      {record !== undefined && <Words testID="on-record">{onRecord(record)}</Words>}
       <Choice
         label="What is wrong"
         testID="symptom"
@@ -147,6 +136,50 @@ interface FaultSearchProps {
   readonly record: FaultRecord | undefined;
   /** The job’s leads, to choose another one. */
   readonly leads?: readonly { readonly id: string; readonly name: string }[];
+}
+
+/** What the search came to, and what is done about it. */
+function Found(props: { readonly first: Diagnosis['suspects'][number]; readonly sure: boolean }) {
+  const { suspect } = props.first;
+  if (suspect === 'something else')
+    return (
+      <Card testID="found">
+        <Words kind="instruction" testID="fault">
+          None of the usual causes. Begin again from the source, one joint after the other.
+        </Words>
+      </Card>
+    );
+  return (
+    <Card testID="found">
+      <Words kind="instruction" testID="fault">
+        {`${props.sure ? 'It is' : 'Most likely'}: ${CAUSES[suspect].name}.`}
+      </Words>
+      <Words>{CAUSES[suspect].mend}</Words>
+    </Card>
+  );
+}
+
+/** Which lead of the job it is, and what is on record of it. */
+function OfLead(props: {
+  readonly record: FaultRecord;
+  readonly leads: NonNullable<FaultSearchProps['leads']>;
+  readonly onLead: (feedId: string) => void;
+}) {
+  const { record, leads } = props;
+  return (
+    <>
+      {leads.length > 1 && (
+        <Choice
+          label="Which lead"
+          testID="faulty-lead"
+          options={leads.map(({ id, name }) => ({ value: id, label: name }))}
+          value={record.feedId}
+          onChange={props.onLead}
+        />
+      )}
+      <Words testID="on-record">{onRecord(record)}</Words>
+    </>
+  );
 }
 
 /** What the search starts from. */
