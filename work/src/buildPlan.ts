@@ -15,7 +15,7 @@ import { feedLoadOf, feedSizeOf } from './feedSize';
 import type { JobContext } from './jobContext';
 import type { TappedFeed } from './jobFeeds';
 import { tappedFeeds } from './jobFeeds';
-import type { MatchedLead } from './matchingList';
+import type { MatchedLead, MatchingList } from './matchingList';
 import { matchingListOf } from './matchingList';
 import { plannedTapsOf } from './plannedTaps';
 import type { JobRoute } from './route';
@@ -28,12 +28,15 @@ export interface BuildPlan {
   readonly cut: readonly CutRow[];
   readonly parts: readonly PartRow[];
   readonly tools: readonly string[];
+  /** Each lead with its partner in the car. */
+  readonly matching: MatchingList;
 }
 
 /** The plan of building a job whose feeds are chosen and sized. Plain data, so that a worker may make it. */
 export function buildPlanOf(context: JobContext, readings: readonly Reading[]): BuildPlan {
   const route = routeOf(context);
-  const pairs = new Map(matchingListOf(context, readings).pairs.map((pair) => [pair.id, pair]));
+  const matching = matchingListOf(context, readings);
+  const pairs = new Map(matching.pairs.map((pair) => [pair.id, pair]));
   const planned = plannedTapsOf(context, readings);
   const leads = tappedFeeds(context).flatMap((tapped) => {
     const { feed, source } = tapped;
@@ -82,7 +85,7 @@ export function buildPlanOf(context: JobContext, readings: readonly Reading[]): 
   const wide = partsLeads[0]?.conductor;
   const { van } = context.settings;
   return {
-    order,
+    ...{ order, matching },
     cut: cutList(partsLeads),
     parts: partsList({
       leads: partsLeads,

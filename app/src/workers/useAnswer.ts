@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from 'react';
+import { startTransition, useCallback, useEffect, useState } from 'react';
 
 /** What a worker has said about a question so far. */
 export interface Answered<Answer> {
@@ -30,7 +30,8 @@ export function useAnswer<Question, Answer>(
     let current = true;
     ask(question).then(
       (answer) => {
-        if (current) setGiven({ question, answer });
+        // What is drawn from it may wait for the thumb: no frame is held up by an answer.
+        if (current) startTransition(() => setGiven({ question, answer }));
       },
       (error: unknown) => {
         const problem = error instanceof Error ? error.message : String(error);

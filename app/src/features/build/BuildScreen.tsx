@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
@@ -21,6 +21,7 @@ import { StepList } from './StepList';
 import { MissingTaps } from '../../shell/MissingTaps';
 import { isWholeJob, restoreStepsOf } from '@lucky-thread/work';
 import type { JobContext } from '@lucky-thread/work';
+import type { JobChange } from '../../work/useJobChange';
 import { useJobChange } from '../../work/useJobChange';
 
 /** Build: where the leads run, what is cut and taken along, lead to wire, and the steps one at a time. */
@@ -38,17 +39,13 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
     ),
   );
   const { answer: plan, problem, retry } = useAnswer(question, askBuilder);
+  const takeBack = useTakeBack(change.noteStep);
   if (!isWholeJob(context)) return <MissingTaps />;
   const steps = plan?.order.steps ?? [];
   const done = new Set(job.steps.map(({ stepId }) => stepId));
   const now = steps.find(({ id }) => !done.has(id));
   const list = plan !== undefined && (
-    <StepList
-      steps={steps}
-      done={job.steps}
-      nowId={now?.id}
-      onBack={(stepId) => change.noteStep({ stepId, done: false, reason: null })}
-    />
+    <StepList steps={steps} done={job.steps} nowId={now?.id} onBack={takeBack} />
   );
   return (
     <WithDock
@@ -86,13 +83,22 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
         <RouteCard context={context} still={question.context} />
         {plan !== undefined && <PartsCard plan={plan} />}
         <DiagramCard question={question} />
-        <MatchingCard context={context} readings={readings} />
+        {plan !== undefined && <MatchingCard job={question.context.job} list={plan.matching} />}
         {!wide && list}
         <PapersCard question={question} />
         {context.job.vehicle.noTrace === true && <RestoreSheet context={context} />}
       </View>
     </WithDock>
   );
+}
+
+/** Taking a step back, by a function that stays itself: rows that have not changed are not drawn anew for it. */
+function useTakeBack(noteStep: JobChange['noteStep']): (stepId: string) => void {
+  const latest = useRef(noteStep);
+  useEffect(() => {
+    latest.current = noteStep;
+  }, [noteStep]);
+  return useCallback((stepId) => latest.current({ stepId, done: false, reason: null }), []);
 }
 
 /** A job as far as its plan goes. */

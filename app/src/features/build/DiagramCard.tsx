@@ -1,6 +1,6 @@
 import type { Diagram, DrawnNode, DrawnWire } from '@lucky-thread/core/build/diagram';
 import { SYMBOL_PATHS, diagramSvg } from '@lucky-thread/core/build/diagram';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import Svg, { G, Path, Polyline, Rect, Text as SvgText } from 'react-native-svg';
 import { ActionButton } from '../../ui/ActionButton';
@@ -21,7 +21,11 @@ const MARGIN = 12;
 const ZOOMS = [0.6, 0.8, 1, 1.4, 2] as const;
 
 /** The wiring diagram of the job: moved by the thumb, larger and smaller by a touch, each line told why by touching it. */
-export function DiagramCard({ question }: { readonly question: BuildQuestion }) {
+export const DiagramCard = memo(function DiagramCard({
+  question,
+}: {
+  readonly question: BuildQuestion;
+}) {
   const units = useUnits();
   const asked = useMemo(() => ({ ...question, units }), [question, units]);
   const { answer: diagram, problem, retry } = useAnswer(asked, askDiagram);
@@ -81,7 +85,7 @@ export function DiagramCard({ question }: { readonly question: BuildQuestion }) 
       )}
     </Card>
   );
-}
+});
 
 function Drawing(props: {
   readonly diagram: Diagram;

@@ -1,8 +1,12 @@
 import type { LeadDirection } from '@lucky-thread/contract';
-import type { JobContext, ListedLead, MatchedLead, MatchedTo } from '@lucky-thread/work';
-import { matchingListOf } from '@lucky-thread/work';
-import type { Reading } from '@lucky-thread/core/identify';
-import { useMemo } from 'react';
+import type {
+  JobContext,
+  ListedLead,
+  MatchedLead,
+  MatchedTo,
+  MatchingList,
+} from '@lucky-thread/work';
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
 import Svg, { Circle, Path } from 'react-native-svg';
@@ -18,14 +22,12 @@ import { conductorWords } from './conductorWords';
 import { printedList } from './printList';
 
 /** Each lead of the device with its partner in the car; a pair is ticked when it is made, and the whole can be printed. */
-export function MatchingCard(props: {
-  readonly context: JobContext;
-  readonly readings: readonly Reading[];
+export const MatchingCard = memo(function MatchingCard(props: {
+  readonly job: JobContext['job'];
+  readonly list: MatchingList;
 }) {
-  const { context, readings } = props;
+  const { job, list } = props;
   const us = useUnits() === 'us';
-  const list = useMemo(() => matchingListOf(context, readings), [context, readings]);
-  const { job } = context;
   // Ticks are this phone's own reminder; what counts is proved later.
   const { draft, setDraft } = useKeptDraft<{ readonly made: readonly string[] }>(
     `matching ${job.id}`,
@@ -72,7 +74,7 @@ export function MatchingCard(props: {
       ))}
     </Card>
   );
-}
+});
 
 function Pair(props: {
   readonly pair: MatchedLead;

@@ -1,7 +1,7 @@
 import { PAPER_INK, diagramSvg } from '@lucky-thread/core/build/diagram';
 import type { PaperKind, Sheet } from '@lucky-thread/work';
 import { PAPER_KINDS, paperOf } from '@lucky-thread/work';
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useState } from 'react';
 import { Linking, StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
@@ -23,7 +23,11 @@ const NAMES: Record<PaperKind, string> = {
 };
 
 /** The papers of a job, each as a PDF on the sheet that is usual where these units are; made here, so that no signal is needed. */
-export function PapersCard({ question }: { readonly question: BuildQuestion }) {
+export const PapersCard = memo(function PapersCard({
+  question,
+}: {
+  readonly question: BuildQuestion;
+}) {
   const units = useUnits();
   const sheet: Sheet = units === 'us' ? 'LETTER' : 'A4';
   const [making, setMaking] = useState<PaperKind>();
@@ -89,7 +93,7 @@ export function PapersCard({ question }: { readonly question: BuildQuestion }) {
       )}
     </Card>
   );
-}
+});
 
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.s },

@@ -1,5 +1,6 @@
 import type { BuildPlan } from '@lucky-thread/work';
 import { shown } from '@lucky-thread/core/units';
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { PartLines } from '../../panel/PartLines';
 import { Card } from '../../ui/Card';
@@ -9,7 +10,7 @@ import { useUnits } from '../../ui/Units';
 import { Words } from '../../ui/Words';
 
 /** What is cut, what is taken along, and with what: the pick list of the job. */
-export function PartsCard({ plan }: { readonly plan: BuildPlan }) {
+export const PartsCard = memo(function PartsCard({ plan }: { readonly plan: BuildPlan }) {
   const units = useUnits();
   const palette = usePalette();
   return (
@@ -30,7 +31,7 @@ export function PartsCard({ plan }: { readonly plan: BuildPlan }) {
       <Words kind="small" testID="tools">{`Tools: ${plan.tools.join(', ')}.`}</Words>
     </Card>
   );
-}
+});
 
 const styles = StyleSheet.create({
   row: {

@@ -1,5 +1,6 @@
 import type { StepDone } from '@lucky-thread/contract';
 import type { JobStep } from '@lucky-thread/core/build';
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
 import { Card } from '../../ui/Card';
@@ -19,7 +20,6 @@ export interface StepListProps {
 
 /** All steps in their order: who did what, what is next, and what was done by a plan that has changed since. */
 export function StepList({ steps, done, nowId, onBack }: StepListProps) {
-  const palette = usePalette();
   const of = new Map(done.map((one) => [one.stepId, one]));
   const known = new Set(steps.map(({ id }) => id));
   const stale = done.filter(({ stepId }) => !known.has(stepId));
@@ -32,46 +32,66 @@ export function StepList({ steps, done, nowId, onBack }: StepListProps) {
         </Caution>
       ))}
       <View role="list">
-        {steps.map((step, index) => {
-          const mine = of.get(step.id);
-          return (
-            <View key={step.id} role="listitem">
-              <TouchableRipple
-                role="button"
-                testID={`step-${step.id}`}
-                disabled={mine === undefined}
-                onPress={() => onBack(step.id)}
-                style={[
-                  styles.step,
-                  {
-                    borderColor: palette.line,
-                    backgroundColor: step.id === nowId ? palette.sunken : palette.raised,
-                  },
-                ]}
-              >
-                <View style={styles.inside}>
-                  <Words kind="heading" style={styles.number}>
-                    {mine === undefined ? String(index + 1) : mine.reason === null ? '✓' : '–'}
-                  </Words>
-                  <View style={styles.grow}>
-                    <Words soft={mine !== undefined}>{step.what}</Words>
-                    {mine !== undefined && (
-                      <Words kind="small" soft>
-                        {mine.reason === null
-                          ? `done${by(mine)}`
-                          : `passed over: ${mine.reason}${by(mine)}`}
-                      </Words>
-                    )}
-                  </View>
-                </View>
-              </TouchableRipple>
-            </View>
-          );
-        })}
+        {steps.map((step, index) => (
+          <StepRow
+            key={step.id}
+            step={step}
+            number={index + 1}
+            mine={of.get(step.id)}
+            isNow={step.id === nowId}
+            onBack={onBack}
+          />
+        ))}
       </View>
     </Card>
   );
 }
+
+/** One step of the list; drawn anew only when something of it has changed. */
+const StepRow = memo(function StepRow(props: {
+  readonly step: JobStep;
+  readonly number: number;
+  /** Who did it and when; undefined as long as nobody has. */
+  readonly mine: StepDone | undefined;
+  readonly isNow: boolean;
+  readonly onBack: (stepId: string) => void;
+}) {
+  const palette = usePalette();
+  const { step, number, mine } = props;
+  return (
+    <View role="listitem">
+      <TouchableRipple
+        role="button"
+        testID={`step-${step.id}`}
+        disabled={mine === undefined}
+        onPress={() => props.onBack(step.id)}
+        style={[
+          styles.step,
+          {
+            borderColor: palette.line,
+            backgroundColor: props.isNow ? palette.sunken : palette.raised,
+          },
+        ]}
+      >
+        <View style={styles.inside}>
+          <Words kind="heading" style={styles.number}>
+            {mine === undefined ? String(number) : mine.reason === null ? '✓' : '–'}
+          </Words>
+          <View style={styles.grow}>
+            <Words soft={mine !== undefined}>{step.what}</Words>
+            {mine !== undefined && (
+              <Words kind="small" soft>
+                {mine.reason === null
+                  ? `done${by(mine)}`
+                  : `passed over: ${mine.reason}${by(mine)}`}
+              </Words>
+            )}
+          </View>
+        </View>
+      </TouchableRipple>
+    </View>
+  );
+});
 
 function by({ by: who, at }: StepDone): string {
   const time = new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
