@@ -3,7 +3,6 @@ import { MOST_PICKED } from '@lucky-thread/contract';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { TouchableRipple } from 'react-native-paper';
 import { PartLines } from '../../panel/PartLines';
 import { useJobsInfiniteQuery, usePickListQuery } from '../../store/api';
 import { ActionButton } from '../../ui/ActionButton';
@@ -11,8 +10,8 @@ import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
 import { Screen } from '../../ui/Screen';
 import { Empty, Failed, Loading } from '../../ui/States';
-import { usePalette } from '../../ui/ThemeProvider';
-import { RADIUS, SPACE, TARGET } from '../../ui/tokens';
+import { SPACE } from '../../ui/tokens';
+import { TickRow } from '../../ui/TickRow';
 import { Words } from '../../ui/Words';
 
 /** What is loaded into the van for a day: the parts and tools of the jobs that are chosen, summed. */
@@ -42,10 +41,11 @@ export function PickListScreen() {
         <>
           <Words soft>What the open jobs take together; leave off what is not for today.</Words>
           {open.map((job) => (
-            <JobToggle
+            <TickRow
               key={job.id}
-              job={job}
+              label={`${job.vehicleName}, ${job.year} · ${job.deviceName}`}
               on={!left.includes(job.id)}
+              testID={`pick-${job.id}`}
               onToggle={() =>
                 setLeft(
                   left.includes(job.id) ? left.filter((id) => id !== job.id) : [...left, job.id],
@@ -57,32 +57,6 @@ export function PickListScreen() {
         </>
       )}
     </Screen>
-  );
-}
-
-function JobToggle(props: {
-  readonly job: JobSummary;
-  readonly on: boolean;
-  readonly onToggle: () => void;
-}) {
-  const palette = usePalette();
-  const { job, on } = props;
-  return (
-    <TouchableRipple
-      role="checkbox"
-      aria-checked={on}
-      testID={`pick-${job.id}`}
-      onPress={props.onToggle}
-      style={[
-        styles.row,
-        {
-          borderColor: on ? palette.ink : palette.line,
-          backgroundColor: on ? palette.sunken : palette.canvas,
-        },
-      ]}
-    >
-      <Words>{`${on ? '☒' : '☐'} ${job.vehicleName}, ${job.year} · ${job.deviceName}`}</Words>
-    </TouchableRipple>
   );
 }
 
@@ -111,5 +85,4 @@ function Picked({ jobs }: { readonly jobs: readonly JobSummary[] }) {
 
 const styles = StyleSheet.create({
   stack: { gap: SPACE.m },
-  row: { borderWidth: 1.5, borderRadius: RADIUS, minHeight: TARGET, padding: SPACE.s },
 });

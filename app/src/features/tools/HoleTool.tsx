@@ -12,12 +12,19 @@ import { ToolPage } from './ToolPage';
 
 const DEFAULTS = { bodyMm: 22, lipMm: 28, bodyDepthMm: 30, leadMm: 2.1, freeMm: 60 };
 
+const FIELDS: readonly (readonly [field: keyof MountGiven, label: string])[] = [
+  ['bodyMm', 'Device’s body'],
+  ['lipMm', 'Its front or lip'],
+  ['bodyDepthMm', 'Its depth behind the panel, with its plug'],
+  ['leadMm', 'Its lead, over the insulation'],
+  ['freeMm', 'Free behind the panel, by a wire through a pilot hole'],
+];
+
 /** Whether a device goes into a panel, by which hole, with what is behind. */
 export function HoleTool() {
   const units = useUnits();
   const [inputs, set] = useToolInputs(DEFAULTS);
-  const { bodyMm, lipMm, bodyDepthMm, leadMm, freeMm } = inputs;
-  const good = allGood({ bodyMm, lipMm, bodyDepthMm, leadMm, freeMm });
+  const good = allGood(inputs);
   // Every one of them is a number in its range now.
   const fit = good ? mountFit(inputs as MountGiven) : undefined;
   return (
@@ -46,41 +53,16 @@ export function HoleTool() {
         </Card>
       }
     >
-      <ToolNumber
-        label="Device’s body"
-        field="bodyMm"
-        of="smallLength"
-        value={bodyMm}
-        onValue={(value) => set({ bodyMm: value })}
-      />
-      <ToolNumber
-        label="Its front or lip"
-        field="lipMm"
-        of="smallLength"
-        value={lipMm}
-        onValue={(value) => set({ lipMm: value })}
-      />
-      <ToolNumber
-        label="Its depth behind the panel, with its plug"
-        field="bodyDepthMm"
-        of="smallLength"
-        value={bodyDepthMm}
-        onValue={(value) => set({ bodyDepthMm: value })}
-      />
-      <ToolNumber
-        label="Its lead, over the insulation"
-        field="leadMm"
-        of="smallLength"
-        value={leadMm}
-        onValue={(value) => set({ leadMm: value })}
-      />
-      <ToolNumber
-        label="Free behind the panel, by a wire through a pilot hole"
-        field="freeMm"
-        of="smallLength"
-        value={freeMm}
-        onValue={(value) => set({ freeMm: value })}
-      />
+      {FIELDS.map(([field, label]) => (
+        <ToolNumber
+          key={field}
+          label={label}
+          field={field}
+          of="smallLength"
+          value={inputs[field]}
+          onValue={(value) => set({ [field]: value })}
+        />
+      ))}
     </ToolPage>
   );
 }
