@@ -25,6 +25,10 @@ afterAll(async () => {
 
 it('knows every length from the route, so that nothing has to be typed', async () => {
   await visitor.textIs('size-memory', /By the route \d/);
+  // The tape is right, and teaches the model when it is told to.
+  await visitor.type('length-memory', '4.5');
+  await visitor.touch('teach-memory');
+  await visitor.textIs('size-memory', /By the route 4\.[456]/);
   await visitor.touch('go-build');
   await visitor.textIs('route-sum', /m of lead in all · about \d+ min/);
   await visitor.textIs('laid-memory', /a tenth of slack, a loop at each end/);

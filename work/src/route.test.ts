@@ -1,6 +1,6 @@
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import type { JobContext } from './index';
-import { buildPlanOf, routeOf } from './index';
+import { buildPlanOf, routeOf, taughtBody } from './index';
 
 const reach = { steps: [], fasteners: [], tools: [] };
 
@@ -82,4 +82,45 @@ it('says what passes as well of what is in the van, and the wire by the name it 
   expect(plan?.instead).toBeUndefined();
   expect(at([plan?.what.replace('wire ', '') ?? ''])?.missing).toBe(false);
   expect(at(['2.5 mm²'])?.instead).toBe('2.5 mm²');
+});
+
+describe('a way by the tape', () => {
+  it('is as long as it was cut, for this lead and for the next car of the model', () => {
+    const context = contextOf({ [LEFT]: 12 });
+    const body = taughtBody(context, 'm', 5);
+    const cut = (of: JobContext): number | undefined => routeOf(of).lengths.get('m')?.cutM;
+    expect(cut(context)).toBeLessThan(4.5);
+    const taught = { ...context, model: { ...context.model, body: body ?? null } };
+    expect(cut(taught)).toBeCloseTo(5, 1);
+    // What was known of a passage stays known.
+    expect(body?.passages.find(({ id }) => id === LEFT)?.roomMm).toBe(12);
+  });
+
+  it('teaches nothing where nobody has said what body it is, or of a lead that lies nowhere', () => {
+    const context = contextOf({});
+    expect(taughtBody(context, 'nothing', 5)).toBeUndefined();
+    expect(
+      taughtBody({ ...context, model: { ...context.model, body: null } }, 'm', 5),
+    ).toBeUndefined();
+    expect(taughtBody(context, 'm', 0.2)).toBeUndefined();
+  });
+});
+
+it('shows what others noted of a source at the step that goes there, with who', () => {
+  const tap = (jobId: string, sourceId: string, note: string) =>
+    ({ id: note, jobId, sourceId, note, loggedBy: 'Sam' }) as unknown as JobContext['taps'][number];
+  const context = {
+    ...contextOf({}),
+    taps: [
+      tap('before', 'bay/F1', 'cover breaks at its lower lug'),
+      tap('j', 'bay/F1', 'my own'),
+      tap('before', 'bay/F2', 'elsewhere'),
+      tap('other', 'bay/F1', ' '),
+    ],
+  };
+  const cautions = buildPlanOf(context, [])
+    .order.steps.filter(({ id }) => id.startsWith('fit:'))
+    .flatMap((one) => one.cautions)
+    .filter((one) => one.startsWith('Noted'));
+  expect(cautions).toEqual(['Noted here by Sam: cover breaks at its lower lug']);
 });
