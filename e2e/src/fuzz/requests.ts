@@ -53,6 +53,10 @@ const ROUTES: readonly Make[] = [
     plain: { login: `nobody-${uuidv7()}`, password: 'wrong' },
   }),
   () => ({ method: 'GET', path: '/models' }),
+  (known, random) => ({
+    method: 'GET',
+    path: `/pick-list?job=${random.pick([...known.jobIds, uuidv7(), 'x', ''])}&job=${random.pick([...known.jobIds, '__proto__'])}`,
+  }),
   (known) => ({ method: 'GET', path: `/models/${known.modelId}` }),
   (known) => ({ method: 'GET', path: `/models/${known.modelId}/taps` }),
   (known) => ({ method: 'GET', path: `/models/${known.modelId}/taps.csv` }),
@@ -196,6 +200,14 @@ function changedJob(known: Known, random: Random): ReturnType<Make> {
     {
       path: `steps/${random.pick(['off', 'fit:a@F1', '__proto__', '%00', 'ß'])}`,
       plain: { ...head, done: random.pick([true, false]), reason: random.pick([null, 'later']) },
+    },
+    {
+      path: `closing/${random.pick(['drain-before', 'hand-over:hood', '__proto__', 'drop-off:%00', 'drop-off:ß'])}`,
+      plain: {
+        ...head,
+        done: random.pick([true, false]),
+        value: random.pick([null, 0.03, 7200, -1e9]),
+      },
     },
     {
       path: `proofs/${uuidv7()}`,

@@ -70,6 +70,14 @@ function DropOffRow({
             ? `${feed.name}: ${Math.max(0, Math.round((now - draft.since) / 1000))} s`
             : feed.name}
         </Words>
+        {running && (
+          <ActionButton
+            kind="quiet"
+            label="Forget it"
+            testID={`drop-off-forget-${feed.id}`}
+            onPress={() => setDraft({ since: 0 })}
+          />
+        )}
         <ActionButton
           label={running ? 'Dead now' : noted === undefined ? 'Key is off' : 'Once more'}
           testID={`drop-off-${feed.id}`}

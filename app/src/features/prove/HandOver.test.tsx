@@ -80,6 +80,14 @@ it('notes what was drawn parked on the job, once both are numbers in their range
   expect(screen.getByText('Noted on the job')).toBeTruthy();
 });
 
+it('forgets a time that nobody watched to its end', () => {
+  renderInApp(<Host device={deviceOf(undefined, 'switched')} />);
+  fireEvent.press(screen.getByTestId('drop-off-switched'));
+  fireEvent.press(screen.getByTestId('drop-off-forget-switched'));
+  expect(screen.getByText('Key is off')).toBeTruthy();
+  expect(noted).not.toHaveBeenCalled();
+});
+
 it('counts the time until a lead goes dead, and says what it means', () => {
   jest.useFakeTimers();
   renderInApp(<Host device={deviceOf(undefined, 'switched')} />);

@@ -1,5 +1,6 @@
 import type { CauseId } from './causes';
-import type { FaultCheck, FaultCheckId } from './checks';
+import type { FaultCheckId } from './checks';
+import type { FaultCheck } from './faultCheck';
 import { FAULT_CHECKS } from './checks';
 import type { Symptom, SymptomId } from './symptoms';
 import { SYMPTOMS } from './symptoms';

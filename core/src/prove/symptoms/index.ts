@@ -1,7 +1,8 @@
 export { CAUSES } from './causes';
 export type { CauseId } from './causes';
 export { FAULT_CHECKS } from './checks';
-export type { FaultCheck, FaultCheckId } from './checks';
+export type { FaultCheckId } from './checks';
+export type { FaultCheck } from './faultCheck';
 export { SURE_FAULT, bitsOf, diagnose, readChecks, writeChecks } from './diagnose';
 export type { CheckDone, Diagnosis, Suspect } from './diagnose';
 export { searchFrom } from './fromProof';
