@@ -264,8 +264,6 @@ describe('a tap point at a wire', () => {
       ['off', 0.01],
       ['acc', 12.2],
       ['run', 12.4],
-      // A pulse that rests high reads the same until the engine runs.
-      ['engine', 14.1],
       ['crank', 0.2],
       ['justOff', 0.01],
       ['asleep', 0.01],

@@ -172,10 +172,6 @@ const AMONG_SUPPLIES: Partial<Record<CircuitFunction, number>> = {
   lampsNegative: 0.05,
   hoodSwitch: 0.05,
   horn: 0.15,
-  // A pulse that rests high looks like a supply until the engine runs or the wheels turn. The engine is cheap to run; for the
-  // smaller chance nobody lifts a wheel, and the load of the proof tells it.
-  speedPulse: 0.1,
-  tachPulse: 0.4,
 };
 
 /** What else may lie there, by what is looked for. */
