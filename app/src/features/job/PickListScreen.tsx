@@ -1,5 +1,5 @@
 import type { JobSummary } from '@lucky-thread/contract';
-import { MOST_PICKED } from '@lucky-thread/contract';
+import { MOST_PICKED, PHASES } from '@lucky-thread/contract';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
@@ -18,12 +18,14 @@ import { Words } from '../../ui/Words';
 export function PickListScreen() {
   const router = useRouter();
   const jobs = useJobsInfiniteQuery({ view: 'open' }, { refetchOnMountOrArgChange: true });
-  const [left, setLeft] = useState<readonly string[]>([]);
+  /** Jobs that were ticked against how they begin. */
+  const [turned, setTurned] = useState<readonly string[]>([]);
   if (jobs.isError && jobs.data === undefined)
     return <Failed what="The jobs" onRetry={() => void jobs.refetch()} />;
   if (jobs.data === undefined) return <Loading what="the jobs" />;
   const open = jobs.data.pages.flatMap((page) => page.jobs).slice(0, MOST_PICKED);
-  const chosen = open.filter(({ id }) => !left.includes(id));
+  const isOn = (job: JobSummary): boolean => isPlanned(job) !== turned.includes(job.id);
+  const chosen = open.filter(isOn);
   return (
     <Screen
       testID="pick-list"
@@ -39,25 +41,37 @@ export function PickListScreen() {
         />
       ) : (
         <>
-          <Words soft>What the open jobs take together; leave off what is not for today.</Words>
-          {open.map((job) => (
-            <TickRow
-              key={job.id}
-              label={`${job.vehicleName}, ${job.year} · ${job.deviceName}`}
-              on={!left.includes(job.id)}
-              testID={`pick-${job.id}`}
-              onToggle={() =>
-                setLeft(
-                  left.includes(job.id) ? left.filter((id) => id !== job.id) : [...left, job.id],
-                )
-              }
-            />
-          ))}
+          <Words soft>
+            What the open jobs take together, once their taps are planned; leave off what is not for
+            today.
+          </Words>
           {chosen.length > 0 && <Picked jobs={chosen} />}
+          {[...open]
+            .sort((a, b) => Number(isPlanned(b)) - Number(isPlanned(a)))
+            .map((job) => (
+              <TickRow
+                key={job.id}
+                label={`${job.vehicleName}, ${job.year} · ${job.deviceName}`}
+                on={isOn(job)}
+                testID={`pick-${job.id}`}
+                onToggle={() =>
+                  setTurned(
+                    turned.includes(job.id)
+                      ? turned.filter((id) => id !== job.id)
+                      : [...turned, job.id],
+                  )
+                }
+              />
+            ))}
         </>
       )}
     </Screen>
   );
+}
+
+/** A job whose taps are planned has parts to take along. */
+function isPlanned({ phase }: JobSummary): boolean {
+  return PHASES.indexOf(phase) >= PHASES.indexOf('build');
 }
 
 function Picked({ jobs }: { readonly jobs: readonly JobSummary[] }) {

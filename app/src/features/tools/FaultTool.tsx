@@ -15,6 +15,7 @@ import {
 } from '@lucky-thread/core/prove/symptoms';
 import type { FaultRecord, JobContext } from '@lucky-thread/work';
 import { faultRecordOf, tappedFeeds } from '@lucky-thread/work';
+import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useToolInputs } from '../../sizing/useToolInputs';
@@ -45,7 +46,9 @@ export function FaultTool() {
 
 function FaultOfJob({ jobId, feedId }: { readonly jobId: string; readonly feedId: string }) {
   const { context, failed, why, retry } = useJob(jobId);
-  if (failed) return <Failed what="The job" why={why} onRetry={retry} />;
+  const router = useRouter();
+  if (failed)
+    return <Failed what="The job" why={why} onRetry={retry} onBack={() => router.navigate('/')} />;
   if (context === undefined) return <Loading what="the job" />;
   return <FaultOfLead context={context} feedId={feedId} />;
 }
