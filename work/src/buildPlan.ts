@@ -74,6 +74,14 @@ export function buildPlanOf(context: JobContext, readings: readonly Reading[]): 
     setUp: context.job.device.setUp,
     battery: context.settings.schools.battery,
     bundles: route.bundles,
+    spots: new Map([
+      [route.mount.name, route.mount.spotId],
+      ...leads.flatMap(({ tapped, source }): [string, string][] => {
+        const place = context.model.places.find((one) => one.id === placeIdOf(source.id));
+        const laid = route.laid.leads.find(({ id }) => id === tapped.feed.id);
+        return place === undefined || laid === undefined ? [] : [[place.name, laid.to]];
+      }),
+    ]),
     notes: context.model.places.flatMap(({ name, notes }) =>
       notes === '' ? [] : [{ place: name, text: notes }],
     ),

@@ -19,7 +19,7 @@ import { RouteCard } from './RouteCard';
 import { StepDock } from './StepDock';
 import { StepList } from './StepList';
 import { MissingTaps } from '../../shell/MissingTaps';
-import { isWholeJob, restoreStepsOf } from '@lucky-thread/work';
+import { bodyOf, isWholeJob, restoreStepsOf } from '@lucky-thread/work';
 import type { JobContext } from '@lucky-thread/work';
 import type { JobChange } from '../../work/useJobChange';
 import { useJobChange } from '../../work/useJobChange';
@@ -39,6 +39,7 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
     ),
   );
   const { answer: plan, problem, retry } = useAnswer(question, askBuilder);
+  const body = useMemo(() => bodyOf(question.context), [question]);
   const takeBack = useTakeBack(change.noteStep);
   if (!isWholeJob(context)) return <MissingTaps />;
   const steps = plan?.order.steps ?? [];
@@ -57,6 +58,7 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
             <StepDock
               key={now.id}
               jobId={job.id}
+              body={body}
               step={now}
               number={steps.indexOf(now) + 1}
               all={steps.length}

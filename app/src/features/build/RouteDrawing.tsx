@@ -1,11 +1,11 @@
 import type { BodyGraph, LaidRoute, Passage, Spot } from '@lucky-thread/core/build';
-import { BODY_SHAPES } from '@lucky-thread/core/build';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import Svg, { Circle, G, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { usePalette } from '../../ui/ThemeProvider';
 import { FACES, SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
+import { BodyOutline, EDGE, WHEEL_PX } from './BodyOutline';
 
 /** Props of {@link RouteDrawing}. */
 export interface RouteDrawingProps {
@@ -19,10 +19,6 @@ export interface RouteDrawingProps {
 
 /** Widest that the drawing gets, px. */
 const WIDEST = 620;
-/** Room round the body for ends and numbers, px. */
-const EDGE = 14;
-/** Room for the wheels below the sill, px. */
-const WHEEL_PX = 16;
 
 /** Where the leads run, on the body seen from above and from its side, its front to the left; hazards are hatched. */
 export function RouteDrawing(props: RouteDrawingProps) {
@@ -76,7 +72,7 @@ function BodyView(
         {props.name}
       </Words>
       <Svg width={size.width} height={size.height} aria-hidden>
-        <Outline size={size} side={props.side === true} body={body} />
+        <BodyOutline size={size} side={props.side === true} body={body} />
         {props.passages.map((passage, index) => (
           <Way
             key={passage.id}
@@ -117,94 +113,6 @@ function BodyView(
       </Svg>
     </View>
   );
-}
-
-/** The body in a few lines: enough to know which end is which, and where its pillars stand. */
-function Outline(props: {
-  readonly size: RouteSize;
-  readonly side: boolean;
-  readonly body: BodyGraph;
-}) {
-  const palette = usePalette();
-  const { size, side, body } = props;
-  const { style } = body.knowledge;
-  const { anchors } = BODY_SHAPES[style];
-  const right = size.width - EDGE;
-  const bottom = size.height - EDGE - (side ? WHEEL_PX : 0);
-  const along = (share: number): number => EDGE + (right - EDGE) * share;
-  const line = { stroke: palette.line, strokeWidth: 1.5, fill: palette.sunken } as const;
-  if (!side) {
-    const wheelY = body.knowledge.steering === 'left' ? bottom * 0.72 : bottom * 0.32;
-    return (
-      <G>
-        {style === 'boat' ? (
-          <Path
-            d={`M${EDGE} ${(EDGE + bottom) / 2} Q${along(0.2)} ${EDGE} ${along(0.45)} ${EDGE} L${right} ${EDGE} L${right} ${bottom} L${along(0.45)} ${bottom} Q${along(0.2)} ${bottom} ${EDGE} ${(EDGE + bottom) / 2} Z`}
-            {...line}
-          />
-        ) : (
-          <Rect x={EDGE} y={EDGE} width={right - EDGE} height={bottom - EDGE} rx={22} {...line} />
-        )}
-        {anchors !== undefined &&
-          [anchors.bulkhead, anchors.screenTop, anchors.bPillar, anchors.rearTop].map((share) => (
-            <Line
-              key={share}
-              x1={along(share)}
-              x2={along(share)}
-              y1={EDGE + 8}
-              y2={bottom - 8}
-              stroke={palette.line}
-              strokeWidth={1.5}
-            />
-          ))}
-        {anchors !== undefined && (
-          <Circle
-            cx={along(anchors.dash + 0.05)}
-            cy={wheelY}
-            r={9}
-            fill="none"
-            stroke={palette.inkSoft}
-            strokeWidth={2.5}
-          />
-        )}
-      </G>
-    );
-  }
-  if (style === 'boat')
-    return (
-      <Path
-        d={`M${EDGE} ${EDGE + (bottom - EDGE) * 0.4} L${right} ${EDGE + (bottom - EDGE) * 0.4} L${right} ${bottom} L${along(0.25)} ${bottom} Z`}
-        {...line}
-      />
-    );
-  const wheels = [0.17, 0.8].map((share) => (
-    <Circle
-      key={share}
-      cx={along(share)}
-      cy={bottom}
-      r={WHEEL_PX + EDGE - 4}
-      fill={palette.canvas}
-      stroke={palette.line}
-      strokeWidth={1.5}
-    />
-  ));
-  if (style === 'twoWheeler') return <G>{wheels}</G>;
-  const hood = EDGE + (bottom - EDGE) * 0.42;
-  const [screen, top] = [along(anchors?.bulkhead ?? 0.25), along(anchors?.screenTop ?? 0.4)];
-  return (
-    <G>
-      <Path
-        d={`M${EDGE} ${bottom} L${EDGE} ${hood + 8} L${screen} ${hood} L${top} ${EDGE} L${right - 14} ${EDGE} Q${right} ${EDGE} ${right} ${EDGE + 18} L${right} ${bottom} Z`}
-        {...line}
-      />
-      {wheels}
-    </G>
-  );
-}
-
-interface RouteSize {
-  readonly width: number;
-  readonly height: number;
 }
 
 function Way(props: {

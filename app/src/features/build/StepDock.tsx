@@ -1,4 +1,4 @@
-import type { JobStep } from '@lucky-thread/core/build';
+import type { BodyGraph, JobStep } from '@lucky-thread/core/build';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
@@ -6,12 +6,15 @@ import { Caution } from '../../ui/Caution';
 import { Field } from '../../ui/Field';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
+import { StepPlace } from './StepPlace';
 import { StepTimer } from './StepTimer';
 
 /** Props of {@link StepDock}. */
 export interface StepDockProps {
   readonly jobId: string;
   readonly step: JobStep;
+  /** The body that its drawing shows. */
+  readonly body: BodyGraph;
   /** Its place among all. */
   readonly number: number;
   readonly all: number;
@@ -21,7 +24,8 @@ export interface StepDockProps {
 }
 
 /** One step under the thumb: what, where, with what, how long, and what can hurt in it. */
-export function StepDock({ jobId, step, number, all, onDone, onPass }: StepDockProps) {
+export function StepDock(props: StepDockProps) {
+  const { jobId, step, number, all, onDone, onPass } = props;
   const [passing, setPassing] = useState(false);
   const [reason, setReason] = useState('');
   const pass = (): void => {
@@ -38,9 +42,12 @@ export function StepDock({ jobId, step, number, all, onDone, onPass }: StepDockP
           durationOf(step.seconds),
         ].join(' · ')}
       </Words>
-      <Words kind="instruction" testID="step-now">
-        {step.what}
-      </Words>
+      <View style={styles.said}>
+        <Words kind="instruction" testID="step-now" style={styles.words}>
+          {step.what}
+        </Words>
+        {step.spots !== undefined && <StepPlace body={props.body} spots={step.spots} />}
+      </View>
       {step.cautions.map((caution) => (
         <Caution key={caution}>{caution}</Caution>
       ))}
@@ -86,6 +93,8 @@ function durationOf(seconds: number): string {
 
 const styles = StyleSheet.create({
   dock: { gap: SPACE.s },
+  said: { flexDirection: 'row', alignItems: 'flex-start', gap: SPACE.s },
+  words: { flex: 1 },
   row: { flexDirection: 'row', gap: SPACE.s },
   grow: { flex: 1 },
 });

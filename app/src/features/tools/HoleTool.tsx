@@ -46,7 +46,7 @@ export function HoleTool() {
               <Caution>
                 Before the cutter: pilot hole, then a bent wire turned once around behind it. No
                 airbag, loom, pipe, tank or pillar reinforcement in reach; a stop on the bit; the
-                edge bare no longer than a minute, then painted.
+                edge painted before anything goes in.
               </Caution>
             </>
           )}

@@ -17,7 +17,7 @@ export interface PartsLead {
   /** What slides on before it. */
   readonly slideOn: readonly string[];
   readonly tap: PlannedTap;
-  /** What would pass as well of what is in the van; undefined where nothing does, or where nothing is missing. */
+  /** What passes as well of what is in the van alone, wire and fuse together; undefined where nothing does. */
   readonly instead?: Substitute | undefined;
 }
 

@@ -87,8 +87,27 @@ describe('the parts of a job', () => {
     const rows = (stock: { conductors: string[]; fusesA: number[] }) =>
       partsList({ leads, ground: undefined, stock });
     const lacking = rows({ conductors: ['1 mm²'], fusesA: [7.5] });
-    expect(lacking.find(({ what }) => what.startsWith('wire'))?.instead).toBe('1 mm²');
-    expect(lacking.find(({ what }) => / fuse \d/.test(what))?.instead).toBe('7.5 A');
+    const insteadOf = (all: typeof lacking, begins: RegExp) =>
+      all.find(({ what }) => begins.test(what))?.instead;
+    // Chosen for one another: the larger fuse never without the wire that stands it.
+    expect(insteadOf(lacking, /^wire/)).toBe('1 mm² with a fuse of 7.5 A');
+    expect(insteadOf(lacking, / fuse \d/)).toBe('7.5 A on 1 mm²');
+    // The wire is there, the fuse is not: the fuse still names its wire.
+    const fuseless = rows({ conductors: ['0.75 mm²', '1 mm²'], fusesA: [7.5] });
+    expect(insteadOf(fuseless, / fuse \d/)).toBe('7.5 A on 1 mm²');
+    // Two leads of one row that want different things get no advice at all.
+    const other = { ...lead, conductor: '0.75 mm²', instead: { conductor: '2.5 mm²', fuseA: 7.5 } };
+    const two = partsList({
+      leads: [...leads, other],
+      ground: { cutM: 1, conductor: '0.75 mm²', ring: undefined },
+      stock: { conductors: [], fusesA: [] },
+    });
+    expect(insteadOf(two, /^wire/)).toBeUndefined();
+    const days = sumParts([lacking, two]);
+    expect(days.find(({ what }) => /^wire/.test(what))?.instead).toBeUndefined();
+    expect(sumParts([lacking, lacking]).find(({ what }) => /^wire/.test(what))?.instead).toBe(
+      '1 mm² with a fuse of 7.5 A',
+    );
     const whole = rows({ conductors: ['0.75 mm²'], fusesA: [lead.tap.fuseA] });
     for (const row of whole) expect(row.instead).toBeUndefined();
   });

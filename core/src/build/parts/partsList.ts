@@ -55,10 +55,7 @@ function isBought(slide: string): boolean {
 
 /** Parts of a job, each summed over all leads and rounded up to packs, in the order of their names. */
 export function partsList({ leads, ground, stock }: PartsGiven): readonly PartRow[] {
-  const parts = new Map<
-    string,
-    Pick<PartRow, 'need' | 'unit' | 'packOf' | 'missing' | 'instead'>
-  >();
+  const parts = new Map<string, Pick<PartRow, 'need' | 'unit' | 'packOf' | 'missing'>>();
   const add = (
     what: string,
     need: number,
@@ -66,39 +63,30 @@ export function partsList({ leads, ground, stock }: PartsGiven): readonly PartRo
       readonly unit?: PartUnit;
       readonly packOf: number;
       readonly missing?: boolean | undefined;
-      readonly instead?: string | undefined;
     },
   ): void => {
     const known = parts.get(what);
-    const instead = of.instead ?? known?.instead;
     parts.set(what, {
       need: (known?.need ?? 0) + need,
       unit: of.unit ?? 'pieces',
       packOf: of.packOf,
       missing: of.missing,
-      ...(of.missing === true && instead !== undefined ? { instead } : {}),
     });
   };
-  const wire = (conductor: string, cutM: number, instead?: string): void =>
+  const wire = (conductor: string, cutM: number): void =>
     add(`wire ${conductor}`, cutM, {
       unit: 'm',
       packOf: PACKS.wireM,
       missing: stock === undefined ? undefined : !stock.conductors.includes(conductor),
-      instead,
     });
   for (const lead of leads) {
     const { tap } = lead;
-    wire(lead.conductor, lead.cutM, lead.instead?.conductor);
+    wire(lead.conductor, lead.cutM);
     add(carEnd(tap).split(',')[0] ?? '', 1, { packOf: PACKS.tap });
-    add(
-      `${tap.at === 'slot' ? FUSE_FAMILY_FACTS[tap.family].name : 'standard blade'} fuse ${tap.fuseA} A`,
-      1,
-      {
-        packOf: PACKS.fuse,
-        missing: stock === undefined ? undefined : !stock.fusesA.includes(tap.fuseA),
-        instead: lead.instead === undefined ? undefined : `${lead.instead.fuseA} A`,
-      },
-    );
+    add(fuseOf(tap), 1, {
+      packOf: PACKS.fuse,
+      missing: stock === undefined ? undefined : !stock.fusesA.includes(tap.fuseA),
+    });
     if (lead.terminal !== undefined) add(lead.terminal, 1, { packOf: PACKS.sleeve });
     for (const slide of lead.slideOn.filter(isBought)) add(slide, 1, { packOf: PACKS.slide });
     if (lead.clips > 0) add('clip or tie', lead.clips, { packOf: PACKS.clip });
@@ -109,16 +97,46 @@ export function partsList({ leads, ground, stock }: PartsGiven): readonly PartRo
     if (ground.ring !== undefined) add(`ring ${ground.ring}`, 1, { packOf: PACKS.ring });
   }
   return [...parts]
-    .map(([what, { need, unit, packOf, ...rest }]): PartRow => {
+    .map(([what, { need, unit, packOf, missing }]): PartRow => {
       const rounded = Number(need.toFixed(2));
+      const instead = missing === true ? insteadOf(what, leads) : undefined;
       return {
         what,
         need: rounded,
         unit,
         packOf,
         packs: Math.ceil(rounded / packOf - 1e-9),
-        ...rest,
+        missing,
+        ...(instead === undefined ? {} : { instead }),
       };
     })
     .sort((left, right) => left.what.localeCompare(right.what));
+}
+
+function fuseOf(tap: PartsLead['tap']): string {
+  const family = tap.at === 'slot' ? FUSE_FAMILY_FACTS[tap.family].name : 'standard blade';
+  return `${family} fuse ${tap.fuseA} A`;
+}
+
+/**
+ * What passes instead of a row: wire and fuse are chosen for one another, so that a fuse is never named without the wire that it
+ * wants. Nothing where the leads of the row do not agree: better none than the wrong one.
+ */
+function insteadOf(what: string, leads: readonly PartsLead[]): string | undefined {
+  const offers = leads.flatMap((lead) => {
+    const { conductor, instead, tap } = lead;
+    if (what === `wire ${conductor}`)
+      return [
+        instead &&
+          `${instead.conductor}${instead.fuseA === tap.fuseA ? '' : ` with a fuse of ${instead.fuseA} A`}`,
+      ];
+    if (what === fuseOf(tap))
+      return [
+        instead &&
+          `${instead.fuseA} A${instead.conductor === conductor ? '' : ` on ${instead.conductor}`}`,
+      ];
+    return [];
+  });
+  const [first] = offers;
+  return offers.every((one) => one === first) ? first : undefined;
 }

@@ -11,9 +11,12 @@ export function sumParts(lists: readonly (readonly PartRow[])[]): readonly Summe
   for (const row of lists.flat()) {
     const known = summed.get(row.what);
     const need = Number(((known?.need ?? 0) + row.need).toFixed(2));
+    const { instead, ...rest } = row;
+    // What passes in one job need not in another: it stands here only where all of them agree.
+    const agreed = known === undefined || known.instead === instead ? instead : undefined;
     summed.set(row.what, {
-      ...known,
-      ...row,
+      ...rest,
+      ...(agreed === undefined ? {} : { instead: agreed }),
       need,
       packs: Math.ceil(need / row.packOf - 1e-9),
       jobs: (known?.jobs ?? 0) + 1,

@@ -9,6 +9,8 @@ export interface JobStep {
   readonly what: string;
   /** Where, e.g. "Dash panel"; steps at one place are done in one go. */
   readonly where: string;
+  /** Spots of the body where that is, for its drawing; left out where nobody knows. */
+  readonly spots?: readonly string[];
   /** The tool in hand; undefined for bare hands. */
   readonly tool: string | undefined;
   readonly state: StepState;

@@ -13,6 +13,13 @@ import { trimOff, trimsOf } from './trimSteps';
  * prove before trim. Common practice; the vehicle maker’s service information comes first.
  */
 export function jobSteps(given: StepsGiven): readonly JobStep[] {
+  return stepsOf(given).map((one) => {
+    const spot = given.spots?.get(one.where);
+    return one.spots !== undefined || spot === undefined ? one : { ...one, spots: [spot] };
+  });
+}
+
+function stepsOf(given: StepsGiven): readonly JobStep[] {
   const { leads, battery } = given;
   const disconnects = battery === 'disconnect first';
   const trims = trimsOf(leads);

@@ -17,6 +17,9 @@ export function laying(lead: StepLead, { device, bundles }: StepsGiven): JobStep
     step(layOf(lead), {
       what: `${tap.feedName}: lay the lead (${tap.awg} AWG, ${tap.oneWayM} m) from the ${mount} to ${lead.place}${way === '' ? ', loosely' : `: ${way}`}.`,
       where: lead.place,
+      ...(passages.length === 0
+        ? {}
+        : { spots: [...new Set(passages.flatMap(({ from, to }) => [from, to]))] }),
       tool: tools.find((tool) => tool === 'cable puller'),
       seconds: passages.reduce((sum, one) => sum + PASSAGE_KINDS[one.kind].layS * one.lengthM, 60),
       cautions: [
@@ -54,7 +57,7 @@ function throughRubber({ kind, roomMm }: Passage, bundle: number | undefined): s
       ? 'another way, where it has not'
       : grommet === undefined
         ? 'two grommets, where it has not'
-        : `where it has not, a hole of ${grommet.holeMm} mm (${grommet.holeInch}) for a grommet of ${grommet.boreMm} mm: look at the far side first, edge bare no longer than a minute, painted`;
+        : `where it has not, a hole of ${grommet.holeMm} mm (${grommet.holeInch}) for a grommet of ${grommet.boreMm} mm: look at the far side first, paint the edge before the grommet goes in`;
   return [`${thick}: a rubber with that room; ${drilled}.`];
 }
 

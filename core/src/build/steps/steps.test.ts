@@ -109,36 +109,48 @@ describe('the order of work', () => {
 
   it('puts back last what came off first, wherever trims lie over one another', () => {
     const body = bodyGraph({ style: 'estate', steering: 'left' });
-    const way = (from: string, to: string) =>
-      routeLeads(body, [{ id: 'x', from, to }], 'clear').leads[0]?.passages ?? [];
-    // Down the pillar to the dash end and the kick panel, along sill and C-pillar to the rear window.
-    const passages = [
-      ...way('screenTop', 'kick.left'),
-      ...way('kick.left', 'cPillarTop.left'),
-      ...way('aPillarTop.left', 'rearTop'),
-      ...body.passages.filter(({ kind }) => kind === 'headlinerSide'),
-    ];
+    const touched = ['headlinerSide', 'aPillar', 'sill', 'kickPanel', 'cPillar'];
+    const passages = body.passages.filter(({ kind }) => touched.includes(kind));
     const [given] = fc.sample(GIVEN, { numRuns: 1, seed: 2 }) as [StepsGiven];
     const leads = given.leads.slice(0, 1).map((lead) => ({ ...lead, passages }));
     const order = orderSteps(jobSteps({ ...given, leads })).steps.map(({ id }) => id);
-    const at = (what: 'trim' | 'refit', kind: string): number[] =>
-      order.flatMap((id, index) =>
-        id.startsWith(`${what}:`) && id.endsWith(`_${kind}`) ? [index] : [],
-      );
-    const least = (all: number[]): number => Math.min(...all);
-    const most = (all: number[]): number => Math.max(...all);
-    // A door’s seal lies over the pillars, the sill over the kick panel, that over the dash end. Common practice.
-    for (const [over, under] of [
+    const pairs = [
       ['headlinerSide', 'aPillar'],
       ['sill', 'kickPanel'],
-    ] as const) {
-      const touching = [at('trim', over), at('trim', under), at('refit', over), at('refit', under)];
-      if (touching.some((one) => one.length === 0)) continue;
-      expect(least(at('trim', over))).toBeLessThan(most(at('trim', under)));
-      expect(most(at('refit', over))).toBeGreaterThan(least(at('refit', under)));
+      ['sill', 'cPillar'],
+    ] as const;
+    // A door’s seal lies over the pillars, the sill over kick panel and C-pillar. Common practice.
+    for (const [over, under] of pairs) {
+      const touching = passages
+        .filter(({ kind }) => kind === over)
+        .flatMap((one) =>
+          passages
+            .filter(({ kind }) => kind === under)
+            .filter(({ from, to }) =>
+              [one.from, one.to].some((spot) => spot === from || spot === to),
+            )
+            .map((other) => [one.id.replaceAll(' ', '_'), other.id.replaceAll(' ', '_')] as const),
+        );
+      expect(touching.length).toBeGreaterThan(0);
+      for (const [top, below] of touching) {
+        expect(order.indexOf(`trim:${top}`)).toBeLessThan(order.indexOf(`trim:${below}`));
+        expect(order.indexOf(`refit:${top}`)).toBeGreaterThan(order.indexOf(`refit:${below}`));
+      }
     }
-    expect(at('trim', 'headlinerSide').length).toBeGreaterThan(0);
-    expect(at('trim', 'aPillar').length).toBeGreaterThan(0);
+  });
+
+  it('says of every step that has a place where that is on the body', () => {
+    const [given] = fc.sample(GIVEN, { numRuns: 1, seed: 2 }) as [StepsGiven];
+    const spots = new Map([
+      ['windscreen, top', 'screenTop'],
+      ...given.leads.map(({ place }): [string, string] => [place, 'kick.left']),
+    ]);
+    for (const step of jobSteps({ ...given, spots })) {
+      if (/^(trim|refit):/.test(step.id)) expect(step.spots).toHaveLength(2);
+      if (/^(open|fit|fuse|close):/.test(step.id)) expect(step.spots).toEqual(['kick.left']);
+      if (step.id.startsWith('mount:')) expect(step.spots).toEqual(['screenTop']);
+      if (step.id === 'off') expect(step.spots).toBeUndefined();
+    }
   });
 
   it('says how thick the leads are at a rubber, and what is drilled where none has room', () => {

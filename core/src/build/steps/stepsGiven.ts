@@ -36,6 +36,8 @@ export interface StepsGiven {
     /** The car must be given back as it was. */
     readonly noTrace?: boolean;
   };
+  /** Spots of the body by the names that steps have for places; left out while nobody knows. */
+  readonly spots?: ReadonlyMap<string, string> | undefined;
   /** How thick the leads are that lie together in a passage, by its id, mm; undefined while nobody knows. */
   readonly bundles?: ReadonlyMap<string, number> | undefined;
   readonly ground: { readonly place: string; readonly ring: string | undefined };

@@ -45,6 +45,7 @@ export function trimOff(trim: Passage, trims: readonly Passage[]): JobStep {
   return step(slug(`trim:${id}`), {
     what: `Take the ${facts.trim ?? 'trim'} off: ${facts.fasteners ?? 'clips'}. Pull straight; a clip lets go with a crack. Tape over the screwdriver; screws and clips into a tray.`,
     where: whereOf(id),
+    spots: [trim.from, trim.to],
     tool: facts.tools[0],
     seconds: PASSAGE_KINDS[kind].openS / 2,
     after: trims.filter((one) => over(one, trim)).map((one) => slug(`trim:${one.id}`)),
@@ -66,6 +67,7 @@ export function refit(trim: Passage, trims: readonly Passage[]): JobStep {
   return step(slug(`refit:${id}`), {
     what: `Tie the leads, then the ${facts.trim ?? 'trim'} back: every clip, seals over trim.${facts.back === undefined ? '' : ` ${facts.back}`}`,
     where: whereOf(id),
+    spots: [trim.from, trim.to],
     tool: facts.tools[0],
     seconds: PASSAGE_KINDS[kind].openS / 2,
     after: [

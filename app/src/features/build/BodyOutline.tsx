@@ -1,0 +1,98 @@
+import type { BodyGraph } from '@lucky-thread/core/build';
+import { BODY_SHAPES } from '@lucky-thread/core/build';
+import { Circle, G, Line, Path, Rect } from 'react-native-svg';
+import { usePalette } from '../../ui/ThemeProvider';
+
+/** Room round the body for ends and numbers, px. */
+export const EDGE = 14;
+/** Room for the wheels below the sill, px. */
+export const WHEEL_PX = 16;
+
+/** Size of a drawing, px. */
+export interface RouteSize {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** The body in a few lines: enough to know which end is which, and where its pillars stand. */
+export function BodyOutline(props: {
+  readonly size: RouteSize;
+  readonly side: boolean;
+  readonly body: BodyGraph;
+}) {
+  const palette = usePalette();
+  const { size, side, body } = props;
+  const { style } = body.knowledge;
+  const { anchors } = BODY_SHAPES[style];
+  const right = size.width - EDGE;
+  const bottom = size.height - EDGE - (side ? WHEEL_PX : 0);
+  const along = (share: number): number => EDGE + (right - EDGE) * share;
+  const line = { stroke: palette.line, strokeWidth: 1.5, fill: palette.sunken } as const;
+  if (!side) {
+    const wheelY = body.knowledge.steering === 'left' ? bottom * 0.72 : bottom * 0.32;
+    return (
+      <G>
+        {style === 'boat' ? (
+          <Path
+            d={`M${EDGE} ${(EDGE + bottom) / 2} Q${along(0.2)} ${EDGE} ${along(0.45)} ${EDGE} L${right} ${EDGE} L${right} ${bottom} L${along(0.45)} ${bottom} Q${along(0.2)} ${bottom} ${EDGE} ${(EDGE + bottom) / 2} Z`}
+            {...line}
+          />
+        ) : (
+          <Rect x={EDGE} y={EDGE} width={right - EDGE} height={bottom - EDGE} rx={22} {...line} />
+        )}
+        {anchors !== undefined &&
+          [anchors.bulkhead, anchors.screenTop, anchors.bPillar, anchors.rearTop].map((share) => (
+            <Line
+              key={share}
+              x1={along(share)}
+              x2={along(share)}
+              y1={EDGE + 8}
+              y2={bottom - 8}
+              stroke={palette.line}
+              strokeWidth={1.5}
+            />
+          ))}
+        {anchors !== undefined && (
+          <Circle
+            cx={along(anchors.dash + 0.05)}
+            cy={wheelY}
+            r={9}
+            fill="none"
+            stroke={palette.inkSoft}
+            strokeWidth={2.5}
+          />
+        )}
+      </G>
+    );
+  }
+  if (style === 'boat')
+    return (
+      <Path
+        d={`M${EDGE} ${EDGE + (bottom - EDGE) * 0.4} L${right} ${EDGE + (bottom - EDGE) * 0.4} L${right} ${bottom} L${along(0.25)} ${bottom} Z`}
+        {...line}
+      />
+    );
+  const wheels = [0.17, 0.8].map((share) => (
+    <Circle
+      key={share}
+      cx={along(share)}
+      cy={bottom}
+      r={WHEEL_PX + EDGE - 4}
+      fill={palette.canvas}
+      stroke={palette.line}
+      strokeWidth={1.5}
+    />
+  ));
+  if (style === 'twoWheeler') return <G>{wheels}</G>;
+  const hood = EDGE + (bottom - EDGE) * 0.42;
+  const [screen, top] = [along(anchors?.bulkhead ?? 0.25), along(anchors?.screenTop ?? 0.4)];
+  return (
+    <G>
+      <Path
+        d={`M${EDGE} ${bottom} L${EDGE} ${hood + 8} L${screen} ${hood} L${top} ${EDGE} L${right - 14} ${EDGE} Q${right} ${EDGE} ${right} ${EDGE + 18} L${right} ${bottom} Z`}
+        {...line}
+      />
+      {wheels}
+    </G>
+  );
+}
