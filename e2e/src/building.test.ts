@@ -59,6 +59,8 @@ it('goes step by step under the thumb, and holds where it must not be passed ove
     'the next step is there',
     async () => (await visitor.text('step-now')) !== first,
   );
+  // What is done somewhere is shown on the body.
+  await visitor.see('step-place');
   // On to the proofs’ hold point.
   for (let step = 0; step < 40; step += 1) {
     const now = await visitor.text('step-now');

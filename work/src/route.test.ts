@@ -1,6 +1,6 @@
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import type { JobContext } from './index';
-import { buildPlanOf, routeOf, taughtBody } from './index';
+import { buildPlanOf, paperOf, routeOf, taughtBody } from './index';
 
 const reach = { steps: [], fasteners: [], tools: [] };
 
@@ -123,4 +123,19 @@ it('shows what others noted of a source at the step that goes there, with who', 
     .flatMap((one) => one.cautions)
     .filter((one) => one.startsWith('Noted'));
   expect(cautions).toEqual(['Noted here by Sam: cover breaks at its lower lug']);
+});
+
+it('tells the owner what was measured before the hand-over, and nothing that was not', () => {
+  const textOf = (closing: JobContext['job']['closing']): string => {
+    const context = contextOf({});
+    const given = { readings: [], units: 'metric', diagram: undefined, record: '' } as const;
+    const job = { ...context.job, closing };
+    return JSON.stringify(paperOf('owner', { ...given, context: { ...context, job } }).blocks);
+  };
+  const found = (item: string, value: number) => ({ item, value, by: 'Sam', at: '' });
+  expect(textOf([])).not.toMatch(/Measured/);
+  expect(textOf([found('drain-before', 0.03)])).not.toMatch(/Measured/);
+  const all = [found('drain-before', 0.03), found('drain-after', 0.036), found('drop-off:m', 600)];
+  expect(textOf(all)).toMatch(/Measured: 36 mA with, 30 mA without: 6 mA added/);
+  expect(textOf(all)).toMatch(/Main: Dead after 10 min/);
 });

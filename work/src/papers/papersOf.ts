@@ -1,9 +1,11 @@
 import type { Reading } from '@lucky-thread/core/identify';
+import { dropOff, parkedDrain } from '@lucky-thread/core/prove';
 import { FUNCTION_NAMES } from '@lucky-thread/core/vehicle';
 import { shown } from '@lucky-thread/core/units';
 import type { UnitSystem } from '@lucky-thread/core/units';
 import type { BuildPlan } from '../buildPlan';
 import { buildPlanOf } from '../buildPlan';
+import { closingValue, drainOf } from '../drain';
 import type { JobContext } from '../jobContext';
 import type { MatchedLead } from '../matchingList';
 import { matchingListOf } from '../matchingList';
@@ -107,6 +109,7 @@ function ownerSheet({ context, readings }: PapersGiven): Made {
             ? `It draws ${parked} A parked. A 60 Ah battery gives 40 % of itself in about ${daysFor(parked)} days, the car’s own drain not counted; the device’s cut-off and timer end it earlier.`
             : 'It draws next to nothing parked, as far as its label says.',
       },
+      ...measuredBlocks(context.job),
       ...(context.job.device.feeds.some(({ role }) => role === 'starter')
         ? [
             {
@@ -117,6 +120,18 @@ function ownerSheet({ context, readings }: PapersGiven): Made {
         : []),
     ],
   };
+}
+
+/** What was measured before the car was handed over: the parked current, and how long each switched lead stays live. */
+function measuredBlocks(job: JobContext['job']): PaperBlock[] {
+  const drain = drainOf(job);
+  const drops = job.device.feeds.flatMap((feed): string[] => {
+    const seconds = closingValue(job, `drop-off:${feed.id}`);
+    return seconds === undefined ? [] : [`${feed.name}: ${dropOff(seconds, feed.currentA).text}`];
+  });
+  return [...(drain === undefined ? [] : [`Measured: ${parkedDrain(drain).text}`]), ...drops].map(
+    (text) => ({ is: 'text', text }),
+  );
 }
 
 /** Days until a draw has taken 40 % of a 60 Ah battery: 24 Ah over the draw. Computed. */

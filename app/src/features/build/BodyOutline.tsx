@@ -29,7 +29,9 @@ export function BodyOutline(props: {
   const along = (share: number): number => EDGE + (right - EDGE) * share;
   const line = { stroke: palette.line, strokeWidth: 1.5, fill: palette.sunken } as const;
   if (!side) {
-    const wheelY = body.knowledge.steering === 'left' ? bottom * 0.72 : bottom * 0.32;
+    const across = bottom - EDGE;
+    const wheelY = EDGE + across * (body.knowledge.steering === 'left' ? 0.76 : 0.24);
+    const inset = Math.min(8, across * 0.12);
     return (
       <G>
         {style === 'boat' ? (
@@ -38,7 +40,14 @@ export function BodyOutline(props: {
             {...line}
           />
         ) : (
-          <Rect x={EDGE} y={EDGE} width={right - EDGE} height={bottom - EDGE} rx={22} {...line} />
+          <Rect
+            x={EDGE}
+            y={EDGE}
+            width={right - EDGE}
+            height={bottom - EDGE}
+            rx={Math.min(22, across * 0.25)}
+            {...line}
+          />
         )}
         {anchors !== undefined &&
           [anchors.bulkhead, anchors.screenTop, anchors.bPillar, anchors.rearTop].map((share) => (
@@ -46,8 +55,8 @@ export function BodyOutline(props: {
               key={share}
               x1={along(share)}
               x2={along(share)}
-              y1={EDGE + 8}
-              y2={bottom - 8}
+              y1={EDGE + inset}
+              y2={bottom - inset}
               stroke={palette.line}
               strokeWidth={1.5}
             />
@@ -56,7 +65,7 @@ export function BodyOutline(props: {
           <Circle
             cx={along(anchors.dash + 0.05)}
             cy={wheelY}
-            r={9}
+            r={Math.min(9, across * 0.13)}
             fill="none"
             stroke={palette.inkSoft}
             strokeWidth={2.5}

@@ -34,20 +34,20 @@ export function StepDock(props: StepDockProps) {
   };
   return (
     <View style={styles.dock} aria-live="polite">
-      <Words kind="small" soft testID="step-where">
-        {[
-          `Step ${number} of ${all}`,
-          step.where,
-          ...(step.tool === undefined ? [] : [step.tool]),
-          durationOf(step.seconds),
-        ].join(' · ')}
-      </Words>
-      <View style={styles.said}>
-        <Words kind="instruction" testID="step-now" style={styles.words}>
-          {step.what}
+      <View style={styles.head}>
+        <Words kind="small" soft testID="step-where" style={styles.grow}>
+          {[
+            `Step ${number} of ${all}`,
+            step.where,
+            ...(step.tool === undefined ? [] : [step.tool]),
+            durationOf(step.seconds),
+          ].join(' · ')}
         </Words>
         {step.spots !== undefined && <StepPlace body={props.body} spots={step.spots} />}
       </View>
+      <Words kind="instruction" testID="step-now">
+        {step.what}
+      </Words>
       {step.cautions.map((caution) => (
         <Caution key={caution}>{caution}</Caution>
       ))}
@@ -93,8 +93,7 @@ function durationOf(seconds: number): string {
 
 const styles = StyleSheet.create({
   dock: { gap: SPACE.s },
-  said: { flexDirection: 'row', alignItems: 'flex-start', gap: SPACE.s },
-  words: { flex: 1 },
+  head: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
   row: { flexDirection: 'row', gap: SPACE.s },
   grow: { flex: 1 },
 });

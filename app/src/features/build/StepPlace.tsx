@@ -1,4 +1,5 @@
 import type { BodyGraph } from '@lucky-thread/core/build';
+import { StyleSheet } from 'react-native';
 import Svg, { Circle, Polyline } from 'react-native-svg';
 import { usePalette } from '../../ui/ThemeProvider';
 import { BodyOutline, EDGE } from './BodyOutline';
@@ -11,7 +12,7 @@ export interface StepPlaceProps {
 }
 
 /** Width of the drawing, px. */
-const WIDTH = 132;
+const WIDTH = 124;
 
 /** Where a step is done: the body from above, its front to the left, with the step’s spots on it. */
 export function StepPlace({ body, spots }: StepPlaceProps) {
@@ -27,7 +28,13 @@ export function StepPlace({ body, spots }: StepPlaceProps) {
   if (places.length === 0) return null;
   const names = places.map(({ id }) => body.spots.get(id)?.name).join(', ');
   return (
-    <Svg {...size} role="img" aria-label={`Where: ${names}`} testID="step-place">
+    <Svg
+      {...size}
+      style={styles.close}
+      role="img"
+      aria-label={`Where: ${names}`}
+      testID="step-place"
+    >
       <BodyOutline size={size} side={false} body={body} />
       {places.length > 1 && (
         <Polyline
@@ -42,12 +49,17 @@ export function StepPlace({ body, spots }: StepPlaceProps) {
           key={id}
           cx={x}
           cy={y}
-          r={6}
+          r={4.5}
           fill={palette.accent}
           stroke={palette.canvas}
-          strokeWidth={2}
+          strokeWidth={1.5}
         />
       ))}
     </Svg>
   );
 }
+
+const styles = StyleSheet.create({
+  // The outline keeps room for numbers that are not drawn here.
+  close: { marginVertical: -8 },
+});
