@@ -7,7 +7,7 @@ import type {
 } from '@lucky-thread/contract';
 import type { ProofKind } from '@lucky-thread/core/prove';
 import { useRouter } from 'expo-router';
-import { useCallback } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { changeJob, layOpen } from '../store/outbox';
 import type { JobChangeBody } from '../store/commands';
 import { useAppDispatch, useAppSelector } from '../store/store';
@@ -40,61 +40,70 @@ export interface JobChange {
   ) => void;
   /** Notes a phase reached (and plans with it) and opens its screen. */
   readonly goTo: (phase: Phase, plan?: readonly FeedPlanInput[]) => void;
-  /** Changes that the server does not have yet. */
-  readonly waiting: boolean;
-  /** Why a change was refused; it is gone with the next one. */
-  readonly problem: string | undefined;
 }
 
-/** Changes a job; when somebody else was faster it says so and shows the job as it is now. */
+/** Whether the job has changes that the server does not have yet. */
+export function useChangesWaiting(jobId: string): boolean {
+  return useAppSelector((state) =>
+    state.outbox.some(
+      (item) => item.kind === 'job' && item.jobId === jobId && item.status !== 'refused',
+    ),
+  );
+}
+
+/** Why a change to the job was refused; undefined where none was, and gone with the next one. */
+export function useRefusedChange(jobId: string): string | undefined {
+  return useAppSelector(
+    (state) =>
+      state.outbox.findLast(
+        (item) => item.kind === 'job' && item.jobId === jobId && item.status === 'refused',
+      )?.problem,
+  );
+}
+
+/**
+ * Changes a job; when somebody else was faster it says so and shows the job as it is now. The functions stay the same while the
+ * job changes: who only changes it is not drawn anew.
+ */
 export function useJobChange(job: JobView): JobChange {
   const router = useRouter();
   const dispatch = useAppDispatch();
-  const waiting = useAppSelector((state) =>
-    state.outbox.some(
-      (item) => item.kind === 'job' && item.jobId === job.id && item.status !== 'refused',
-    ),
-  );
-  const problem = useAppSelector(
-    (state) =>
-      state.outbox.findLast(
-        (item) => item.kind === 'job' && item.jobId === job.id && item.status === 'refused',
-      )?.problem,
-  );
-  const make = useCallback(
-    (changes: readonly JobChangeBody[]): void => {
-      if (changes.length > 0) dispatch(changeJob(job, changes));
-    },
-    [dispatch, job],
-  );
-  return {
-    setPlan: (plan) => make(planChanges(job, plan)),
-    setWires: (wires) => make([{ kind: 'wires', body: { wires } }]),
-    layOpen: (wires) => dispatch(layOpen(job, wires)),
-    seeSlot: (body) => make([{ kind: 'slot', body }]),
-    setRoute: (route) => make([{ kind: 'route', body: { route } }]),
-    noteStep: (body) => make([{ kind: 'step', body }]),
-    noteClosing: (body) => make([{ kind: 'closing', body }]),
-    setStanding: (changed) => {
-      const { waitsFor, reopened } = { ...job, ...changed };
-      make([{ kind: 'standing', body: { waitsFor, reopened } }]);
-    },
-    prove: ({ feedId, kind }, shown, readingIds) => {
-      const standing = job.proofs.find((one) => one.feedId === feedId && one.kind === kind);
-      if (shown && standing === undefined)
-        make([{ kind: 'proof', body: { feedId, kind, readingIds: [...readingIds] } }]);
-      if (!shown && standing !== undefined)
-        make([{ kind: 'proofWithdrawal', body: { proofId: standing.id } }]);
-    },
-    goTo: (phase, plan) => {
-      const isFurther = furthest(job.phase, phase) !== job.phase;
-      make([
-        ...(plan === undefined ? [] : planChanges(job, plan)),
-        ...(isFurther ? [{ kind: 'phase', body: { phase } } as const] : []),
-      ]);
-      router.navigate(`/jobs/${job.id}/${phase}`);
-    },
-    waiting,
-    problem,
-  };
+  const latest = useRef(job);
+  useEffect(() => {
+    latest.current = job;
+  }, [job]);
+  return useMemo(() => {
+    const now = (): JobView => latest.current;
+    const make = (changes: readonly JobChangeBody[]): void => {
+      if (changes.length > 0) dispatch(changeJob(now(), changes));
+    };
+    return {
+      setPlan: (plan) => make(planChanges(now(), plan)),
+      setWires: (wires) => make([{ kind: 'wires', body: { wires } }]),
+      layOpen: (wires) => dispatch(layOpen(now(), wires)),
+      seeSlot: (body) => make([{ kind: 'slot', body }]),
+      setRoute: (route) => make([{ kind: 'route', body: { route } }]),
+      noteStep: (body) => make([{ kind: 'step', body }]),
+      noteClosing: (body) => make([{ kind: 'closing', body }]),
+      setStanding: (changed) => {
+        const { waitsFor, reopened } = { ...now(), ...changed };
+        make([{ kind: 'standing', body: { waitsFor, reopened } }]);
+      },
+      prove: ({ feedId, kind }, shown, readingIds) => {
+        const standing = now().proofs.find((one) => one.feedId === feedId && one.kind === kind);
+        if (shown && standing === undefined)
+          make([{ kind: 'proof', body: { feedId, kind, readingIds: [...readingIds] } }]);
+        if (!shown && standing !== undefined)
+          make([{ kind: 'proofWithdrawal', body: { proofId: standing.id } }]);
+      },
+      goTo: (phase, plan) => {
+        const isFurther = furthest(now().phase, phase) !== now().phase;
+        make([
+          ...(plan === undefined ? [] : planChanges(now(), plan)),
+          ...(isFurther ? [{ kind: 'phase', body: { phase } } as const] : []),
+        ]);
+        router.navigate(`/jobs/${now().id}/${phase}`);
+      },
+    };
+  }, [dispatch, router]);
 }

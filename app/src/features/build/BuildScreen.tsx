@@ -1,13 +1,12 @@
-import { useCallback, useEffect, useMemo, useRef } from 'react';
+import type { Reading } from '@lucky-thread/core/identify';
+import { memo, useCallback, useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
-import { Caution } from '../../ui/Caution';
 import { useWide } from '../../ui/Screen';
 import { NotWorkedOut } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
 import { WithDock } from '../../ui/WithDock';
 import { Words } from '../../ui/Words';
-import { useJobReadings, coreReadings } from '../../work/jobReadings';
 import { askBuilder } from '../../workers/builder';
 import { useAnswer } from '../../workers/useAnswer';
 import { useSteady } from '../../workers/useSteady';
@@ -18,18 +17,23 @@ import { PartsCard } from './PartsCard';
 import { RouteCard } from './RouteCard';
 import { StepDock } from './StepDock';
 import { StepList } from './StepList';
+import { JobProblem } from '../../shell/JobProblem';
 import { MissingTaps } from '../../shell/MissingTaps';
 import { bodyOf, isWholeJob, restoreStepsOf } from '@lucky-thread/work';
 import type { JobContext } from '@lucky-thread/work';
 import type { JobChange } from '../../work/useJobChange';
-import { useJobChange } from '../../work/useJobChange';
+
+/** Props of {@link BuildScreen}. */
+export interface BuildScreenProps {
+  readonly context: JobContext;
+  readonly readings: readonly Reading[];
+  readonly change: JobChange;
+}
 
 /** Build: where the leads run, what is cut and taken along, lead to wire, and the steps one at a time. */
-export function BuildScreen({ context }: { readonly context: JobContext }) {
-  const { rows } = useJobReadings(context.job.id);
-  const change = useJobChange(context.job);
+export const BuildScreen = memo(function BuildScreen(props: BuildScreenProps) {
+  const { context, readings, change } = props;
   const wide = useWide();
-  const readings = useMemo(() => coreReadings(rows), [rows]);
   const { job, model, taps, settings } = context;
   // A step that is done changes nothing of the plan: nothing is worked out anew for it.
   const question = useSteady(
@@ -40,7 +44,11 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
   );
   const { answer: plan, problem, retry } = useAnswer(question, askBuilder);
   const body = useMemo(() => bodyOf(question.context), [question]);
-  const takeBack = useTakeBack(change.noteStep);
+  const { noteStep } = change;
+  const takeBack = useCallback(
+    (stepId: string) => noteStep({ stepId, done: false, reason: null }),
+    [noteStep],
+  );
   if (!isWholeJob(context)) return <MissingTaps />;
   const steps = plan?.order.steps ?? [];
   const done = new Set(job.steps.map(({ stepId }) => stepId));
@@ -77,31 +85,22 @@ export function BuildScreen({ context }: { readonly context: JobContext }) {
       }
     >
       <View style={styles.stack}>
-        {change.problem !== undefined && <Caution testID="job-problem">{change.problem}</Caution>}
+        <JobProblem jobId={context.job.id} />
         <NotWorkedOut what="The order of work" problem={problem} onRetry={retry} />
         <Words kind="small" soft>
           The vehicle maker’s service information comes first. Where it differs, follow it.
         </Words>
-        <RouteCard context={context} still={question.context} />
+        <RouteCard still={question.context} onRoute={change.setRoute} />
         {plan !== undefined && <PartsCard plan={plan} />}
         <DiagramCard question={question} />
         {plan !== undefined && <MatchingCard job={question.context.job} list={plan.matching} />}
         {!wide && list}
         <PapersCard question={question} />
-        {context.job.vehicle.noTrace === true && <RestoreSheet context={context} />}
+        {job.vehicle.noTrace === true && <RestoreSheet context={question.context} />}
       </View>
     </WithDock>
   );
-}
-
-/** Taking a step back, by a function that stays itself: rows that have not changed are not drawn anew for it. */
-function useTakeBack(noteStep: JobChange['noteStep']): (stepId: string) => void {
-  const latest = useRef(noteStep);
-  useEffect(() => {
-    latest.current = noteStep;
-  }, [noteStep]);
-  return useCallback((stepId) => latest.current({ stepId, done: false, reason: null }), []);
-}
+});
 
 /** A job as far as its plan goes. */
 function planned(job: JobContext['job']): JobContext['job'] {
@@ -109,8 +108,8 @@ function planned(job: JobContext['job']): JobContext['job'] {
 }
 
 /** How the car is brought back as it was, for the lease's end. */
-function RestoreSheet({ context }: { readonly context: JobContext }) {
-  const steps = restoreStepsOf(context);
+const RestoreSheet = memo(function RestoreSheet(props: { readonly context: JobContext }) {
+  const steps = restoreStepsOf(props.context);
   return (
     <View testID="restore" style={styles.text}>
       <Words kind="title">To give it back</Words>
@@ -126,7 +125,7 @@ function RestoreSheet({ context }: { readonly context: JobContext }) {
       ))}
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({
   stack: { gap: SPACE.l },

@@ -4,7 +4,7 @@ import { PASSAGE_KINDS, ROUTE_HAZARDS, leadLength, mountSpots } from '@lucky-thr
 import { shown } from '@lucky-thread/core/units';
 import type { JobContext, JobRoute, RouteChoices } from '@lucky-thread/work';
 import { GROUND_LEAD, bodyOf } from '@lucky-thread/work';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { usePutBodyMutation } from '../../store/api';
 import { problemText } from '../../store/problemText';
@@ -16,7 +16,7 @@ import { Loading, NotWorkedOut } from '../../ui/States';
 import { useUnits } from '../../ui/Units';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import { useJobChange } from '../../work/useJobChange';
+import type { JobChange } from '../../work/useJobChange';
 import { askRoutes } from '../../workers/builder';
 import { useAnswer } from '../../workers/useAnswer';
 import { BodyChoice } from './BodyChoice';
@@ -24,22 +24,21 @@ import { PassageRow } from './PassageRow';
 import { RouteDrawing } from './RouteDrawing';
 
 /** Where the device sits and its leads run: drawn, with what comes off, what to mind, and what is cut. */
-export function RouteCard(props: {
-  readonly context: JobContext;
-  /** The same as far as its plan goes; it stays itself while nothing of that changes. */
+export const RouteCard = memo(function RouteCard(props: {
+  /** The job as far as its plan goes; it stays itself while nothing of that changes. */
   readonly still: JobContext;
+  readonly onRoute: JobChange['setRoute'];
 }) {
-  const { context, still } = props;
-  const change = useJobChange(context.job);
+  const { still } = props;
   const units = useUnits();
-  const { job, model } = context;
+  const { job, model } = still;
   const body = useMemo(() => bodyOf(still), [still]);
   const { answer, problem, retry } = useAnswer(still, askRoutes);
   const [more, setMore] = useState(false);
   const [putBody, { error }] = usePutBodyMutation();
   const save = (body: BodyInput): void => void putBody({ id: model.id, body });
   const wish = (changed: Partial<NonNullable<typeof job.route>>): void =>
-    change.setRoute({ ...(job.route ?? {}), ...changed });
+    props.onRoute({ ...(job.route ?? {}), ...changed });
   if (answer === undefined)
     return (
       <Card testID="route">
@@ -67,10 +66,10 @@ export function RouteCard(props: {
       <Aims route={route} others={others} onAim={(aim) => wish({ aim })} />
       <Passages
         route={route}
-        onFound={route.assumed ? undefined : (found) => save(withPassage(context, route, found))}
+        onFound={route.assumed ? undefined : (found) => save(withPassage(still, route, found))}
       />
       <RouteNotes route={route} />
-      <Lengths context={context} route={route} />
+      <Lengths context={still} route={route} />
       <ActionButton
         kind="quiet"
         label={more ? 'Less' : `Device at the ${mount.name} · ${body.knowledge.style}…`}
@@ -86,7 +85,7 @@ export function RouteCard(props: {
       {error !== undefined && <Caution testID="body-problem">{problemText(error)}</Caution>}
     </Card>
   );
-}
+});
 
 /** The passages one by one, to be put right for the model. */
 function Passages(props: {

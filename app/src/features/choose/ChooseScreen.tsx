@@ -23,6 +23,7 @@ import {
 import type { Finding } from '../../work/useFind';
 import { useFind } from '../../work/useFind';
 import type { JobContext } from '@lucky-thread/work';
+import { JobProblem } from '../../shell/JobProblem';
 import { useJobChange } from '../../work/useJobChange';
 import { FeedCard } from './FeedCard';
 import { SetComparison } from './SetComparison';
@@ -69,7 +70,7 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
         />
       }
     >
-      {change.problem !== undefined && <Caution testID="job-problem">{change.problem}</Caution>}
+      <JobProblem jobId={context.job.id} />
       <NotWorkedOut what="What each slot is" problem={finding.problem} onRetry={finding.retry} />
       <SetComparison
         sets={sets}

@@ -18,6 +18,7 @@ import { StateSwitches } from '../../instruments/StateSwitches';
 import { useTakeReading } from '../../work/useTakeReading';
 import type { JobContext } from '@lucky-thread/work';
 import { BUNCH_PLACE, bunchesOf, placeIdOf, wiresAt } from '@lucky-thread/work';
+import { JobProblem } from '../../shell/JobProblem';
 import { useJobChange } from '../../work/useJobChange';
 import { nextState } from '@lucky-thread/core/vehicle';
 import { HarnessDock } from './HarnessDock';
@@ -91,7 +92,7 @@ export function HarnessScreen({ context }: { readonly context: JobContext }) {
       ) : (
         <LayOpen known={knownAt(context, placeId)} open={harness.length} onWires={lay} />
       )}
-      {change.problem !== undefined && <Words kind="small">✕ {change.problem}</Words>}
+      <JobProblem jobId={context.job.id} />
       {!wide && history}
     </>
   );

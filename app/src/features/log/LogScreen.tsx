@@ -32,7 +32,7 @@ import {
 } from '@lucky-thread/work';
 import { TapPointCard } from '../../panel/TapPointCard';
 import { coreReadings } from '../../work/jobReadings';
-import { useJobChange } from '../../work/useJobChange';
+import { useChangesWaiting } from '../../work/useJobChange';
 
 /** Log: what was proven becomes the model's knowledge. */
 export function LogScreen({ context }: { readonly context: JobContext }) {
@@ -106,7 +106,7 @@ function LogCard(props: {
   // One id for all tries, so that a try whose answer was lost is not logged twice.
   const [id] = useState(() => uuidv7());
   const { feed, source } = tapped;
-  const change = useJobChange(context.job);
+  const unsent = useChangesWaiting(context.job.id);
   const verdict = finding.advice?.verdicts.find((one) => one.sourceId === source.id);
   const size = feedSizeOf(tapped, context.settings);
   const readings = coreReadings(finding.rows);
@@ -119,8 +119,7 @@ function LogCard(props: {
   const own = proofs.find((one) => one.tapped.feed.id === feed.id);
   const proven = own !== undefined && missingProofs(own).length === 0;
   const waiting =
-    change.waiting ||
-    finding.rows.some((row) => row.saved === 'unsaved' || row.saved === 'sending');
+    unsent || finding.rows.some((row) => row.saved === 'unsaved' || row.saved === 'sending');
   const write = async (): Promise<TapPointView | undefined> => {
     if (size?.ok !== true) return undefined;
     const body = { feedId: feed.id, fuseA: size.fuseA, awg: size.awg, note };

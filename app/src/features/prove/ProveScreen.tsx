@@ -1,9 +1,9 @@
 import { StyleSheet, View } from 'react-native';
 import type { FeedProofs, JobContext } from '@lucky-thread/work';
 import { isWholeJob, missingProofs } from '@lucky-thread/work';
+import { JobProblem } from '../../shell/JobProblem';
 import { MissingTaps } from '../../shell/MissingTaps';
 import { ActionButton } from '../../ui/ActionButton';
-import { Caution } from '../../ui/Caution';
 import { NotWorkedOut } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
 import { WithDock } from '../../ui/WithDock';
@@ -55,7 +55,7 @@ export function ProveScreen({ context }: { readonly context: JobContext }) {
       }
     >
       <View style={styles.stack}>
-        {change.problem !== undefined && <Caution testID="job-problem">{change.problem}</Caution>}
+        <JobProblem jobId={context.job.id} />
         <NotWorkedOut what="What each slot is" problem={finding.problem} onRetry={finding.retry} />
         {proving.feeds.map((one) => (
           <FeedProofsCard

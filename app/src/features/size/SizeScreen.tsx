@@ -5,10 +5,10 @@ import { draftsStored, planDrafted } from '../../store/draftsSlice';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { UnitChoice } from '../../sizing/UnitChoice';
 import { ActionButton } from '../../ui/ActionButton';
-import { Caution } from '../../ui/Caution';
 import { Screen } from '../../ui/Screen';
 import { SideBySide } from '../../ui/SideBySide';
 import { useJobReadings } from '../../work/jobReadings';
+import { JobProblem } from '../../shell/JobProblem';
 import { MissingTaps } from '../../shell/MissingTaps';
 import type { TappedFeed, JobContext } from '@lucky-thread/work';
 import { isWholeJob, routeOf, tappedFeeds, feedSizeOf } from '@lucky-thread/work';
@@ -85,7 +85,7 @@ export function SizeScreen({ context }: { readonly context: JobContext }) {
         />
       }
     >
-      {change.problem !== undefined && <Caution testID="job-problem">{change.problem}</Caution>}
+      <JobProblem jobId={context.job.id} />
       <UnitChoice />
       <SideBySide>
         {sheets.map(({ one, plan, byRouteM, problems, size }) => (
