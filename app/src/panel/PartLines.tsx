@@ -1,5 +1,6 @@
 import type { PartRow } from '@lucky-thread/core/build';
 import { shown } from '@lucky-thread/core/units';
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { SPACE } from '../ui/tokens';
 import { useUnits } from '../ui/Units';
@@ -15,7 +16,7 @@ export interface PartLinesProps {
 }
 
 /** Parts one below the other: how much, what, whether the van has it and what passes instead. */
-export function PartLines({ parts }: PartLinesProps) {
+export const PartLines = memo(function PartLines({ parts }: PartLinesProps) {
   const units = useUnits();
   return (
     <View role="list" aria-label="Parts">
@@ -42,7 +43,7 @@ export function PartLines({ parts }: PartLinesProps) {
       ))}
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({
   line: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s, minHeight: 28 },

@@ -1,5 +1,6 @@
 import type { BodyGraph } from '@lucky-thread/core/build';
 import { BODY_SHAPES } from '@lucky-thread/core/build';
+import { memo } from 'react';
 import { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import { usePalette } from '../../ui/ThemeProvider';
 
@@ -8,24 +9,20 @@ export const EDGE = 14;
 /** Room for the wheels below the sill, px. */
 export const WHEEL_PX = 16;
 
-/** Size of a drawing, px. */
-export interface RouteSize {
+/** The body in a few lines: enough to know which end is which, and where its pillars stand. */
+export const BodyOutline = memo(function BodyOutline(props: {
+  /** Size of the drawing, px. */
   readonly width: number;
   readonly height: number;
-}
-
-/** The body in a few lines: enough to know which end is which, and where its pillars stand. */
-export function BodyOutline(props: {
-  readonly size: RouteSize;
   readonly side: boolean;
   readonly body: BodyGraph;
 }) {
   const palette = usePalette();
-  const { size, side, body } = props;
+  const { width, height, side, body } = props;
   const { style } = body.knowledge;
   const { anchors } = BODY_SHAPES[style];
-  const right = size.width - EDGE;
-  const bottom = size.height - EDGE - (side ? WHEEL_PX : 0);
+  const right = width - EDGE;
+  const bottom = height - EDGE - (side ? WHEEL_PX : 0);
   const along = (share: number): number => EDGE + (right - EDGE) * share;
   const line = { stroke: palette.line, strokeWidth: 1.5, fill: palette.sunken } as const;
   if (!side) {
@@ -104,4 +101,4 @@ export function BodyOutline(props: {
       {wheels}
     </G>
   );
-}
+});

@@ -3,6 +3,7 @@ import { memo, useCallback, useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
 import { useWide } from '../../ui/Screen';
+import { DrawnInSight } from '../../ui/DrawnInSight';
 import { NotWorkedOut } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
 import { WithDock } from '../../ui/WithDock';
@@ -90,12 +91,26 @@ export const BuildScreen = memo(function BuildScreen(props: BuildScreenProps) {
         <Words kind="small" soft>
           The vehicle maker’s service information comes first. Where it differs, follow it.
         </Words>
-        <RouteCard still={question.context} onRoute={change.setRoute} />
-        {plan !== undefined && <PartsCard plan={plan} />}
-        <DiagramCard question={question} />
-        {plan !== undefined && <MatchingCard job={question.context.job} list={plan.matching} />}
-        {!wide && list}
-        <PapersCard question={question} />
+        <DrawnInSight>
+          <RouteCard still={question.context} onRoute={change.setRoute} />
+        </DrawnInSight>
+        {plan !== undefined && (
+          <DrawnInSight>
+            <PartsCard plan={plan} />
+          </DrawnInSight>
+        )}
+        <DrawnInSight>
+          <DiagramCard question={question} />
+        </DrawnInSight>
+        {plan !== undefined && (
+          <DrawnInSight>
+            <MatchingCard job={question.context.job} list={plan.matching} />
+          </DrawnInSight>
+        )}
+        {!wide && <DrawnInSight>{list}</DrawnInSight>}
+        <DrawnInSight>
+          <PapersCard question={question} />
+        </DrawnInSight>
         {job.vehicle.noTrace === true && <RestoreSheet context={question.context} />}
       </View>
     </WithDock>

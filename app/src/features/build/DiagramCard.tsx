@@ -1,6 +1,6 @@
 import type { Diagram, DrawnNode, DrawnWire } from '@lucky-thread/core/build/diagram';
 import { SYMBOL_PATHS, diagramSvg } from '@lucky-thread/core/build/diagram';
-import { memo, useMemo, useState } from 'react';
+import { memo, useCallback, useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import Svg, { G, Path, Polyline, Rect, Text as SvgText } from 'react-native-svg';
 import { ActionButton } from '../../ui/ActionButton';
@@ -31,6 +31,10 @@ export const DiagramCard = memo(function DiagramCard({
   const { answer: diagram, problem, retry } = useAnswer(asked, askDiagram);
   const [zoom, setZoom] = useState(1);
   const [touched, setTouched] = useState<string>();
+  const onWire = useCallback(
+    (id: string) => setTouched((before) => (before === id ? undefined : id)),
+    [],
+  );
   const wire = diagram?.wires.find(({ id }) => id === touched);
   return (
     <Card testID="diagram">
@@ -69,12 +73,7 @@ export const DiagramCard = memo(function DiagramCard({
       {diagram !== undefined && (
         <>
           <ScrollView horizontal tabIndex={0} testID="diagram-scroll">
-            <Drawing
-              diagram={diagram}
-              scale={ZOOMS[zoom] ?? 1}
-              touched={touched}
-              onWire={(id) => setTouched(id === touched ? undefined : id)}
-            />
+            <Drawing diagram={diagram} scale={ZOOMS[zoom] ?? 1} touched={touched} onWire={onWire} />
           </ScrollView>
           <Words kind="small" soft testID="diagram-why">
             {wire === undefined
@@ -102,12 +101,7 @@ function Drawing(props: {
       viewBox={`${-MARGIN} ${-MARGIN} ${width} ${height}`}
     >
       {diagram.wires.map((wire) => (
-        <Wire
-          key={wire.id}
-          wire={wire}
-          touched={wire.id === props.touched}
-          onPress={() => props.onWire(wire.id)}
-        />
+        <Wire key={wire.id} wire={wire} touched={wire.id === props.touched} onWire={props.onWire} />
       ))}
       {diagram.nodes.map((node) => (
         <Box key={node.id} node={node} />
@@ -116,16 +110,16 @@ function Drawing(props: {
   );
 }
 
-function Wire(props: {
+const Wire = memo(function Wire(props: {
   readonly wire: DrawnWire;
   readonly touched: boolean;
-  readonly onPress: () => void;
+  readonly onWire: (id: string) => void;
 }) {
   const palette = usePalette();
-  const { points, labelBox, label } = props.wire;
+  const { id, points, labelBox, label } = props.wire;
   const line = points.map(({ x, y }) => `${x},${y}`).join(' ');
   return (
-    <G onPress={props.onPress} testID={`wire-${props.wire.id}`}>
+    <G onPress={() => props.onWire(id)} testID={`wire-${id}`}>
       {/* A broad line that is not seen: what a thumb hits. */}
       <Polyline points={line} fill="none" stroke="transparent" strokeWidth={22} />
       <Polyline
@@ -156,12 +150,12 @@ function Wire(props: {
       )}
     </G>
   );
-}
+});
 
 /** Room that a symbol takes in its box, px. */
 const SYMBOL_PX = 34;
 
-function Box({ node }: { readonly node: DrawnNode }) {
+const Box = memo(function Box({ node }: { readonly node: DrawnNode }) {
   const palette = usePalette();
   const { x, y, width, height, kind } = node;
   const plain = kind === 'device' || kind === 'source';
@@ -198,7 +192,7 @@ function Box({ node }: { readonly node: DrawnNode }) {
       </SvgText>
     </G>
   );
-}
+});
 
 const styles = StyleSheet.create({
   head: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },

@@ -72,7 +72,12 @@ function BodyView(
         {props.name}
       </Words>
       <Svg width={size.width} height={size.height} aria-hidden>
-        <BodyOutline size={size} side={props.side === true} body={body} />
+        <BodyOutline
+          width={size.width}
+          height={size.height}
+          side={props.side === true}
+          body={body}
+        />
         {props.passages.map((passage, index) => (
           <Way
             key={passage.id}

@@ -35,7 +35,7 @@ export function StepPlace({ body, spots }: StepPlaceProps) {
       aria-label={`Where: ${names}`}
       testID="step-place"
     >
-      <BodyOutline size={size} side={false} body={body} />
+      <BodyOutline width={size.width} height={size.height} side={false} body={body} />
       {places.length > 1 && (
         <Polyline
           points={places.map(({ x, y }) => `${x},${y}`).join(' ')}
