@@ -7,6 +7,7 @@ import { ensureNpmPackages } from './lib/packages.mjs';
 import { SERVER_FILE, ensureServerBuild } from './lib/serverBuild.mjs';
 import { throwAwayCluster } from './lib/throwAway.mjs';
 import { WEB_FOLDER, ensureWebBuild } from './lib/webBuild.mjs';
+import { ensureXmlTools } from './lib/xmlTools.mjs';
 
 /** What `npm test` consists of; `npm test -- unit server legend` runs some parts, on files whose path matches the rest. */
 const PARTS = ['checks', 'unit', 'server', 'browser', 'chaos'];
@@ -27,7 +28,10 @@ main(async () => {
   };
   const run = {
     checks: async () => Promise.all([checkLint(), checkTypes(), checkFormat(), checkStructure()]),
-    unit: async () => jest('Unit tests', ['core', 'contract', 'work', 'app'], { patterns }),
+    unit: async () => {
+      await ensureXmlTools();
+      return jest('Unit tests', ['core', 'contract', 'work', 'app'], { patterns });
+    },
     server: async () => jest('Server tests', ['server'], { patterns, env: await database() }),
     browser: async () => {
       await ensureChromium();

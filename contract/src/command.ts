@@ -4,7 +4,16 @@ import { FeedPlanInput } from './feedPlan';
 import { HarnessWireInput, PHASES } from './job';
 import { SlotMarks } from './place/slot';
 import type { Phase } from './job';
-import { InRange, Instant, Nested, NestedList, OrNull, UniqueBy } from './rules/fields';
+import {
+  CalendarDay,
+  InRange,
+  Instant,
+  Nested,
+  NestedList,
+  Optional,
+  OrNull,
+  UniqueBy,
+} from './rules/fields';
 
 /** What every change to a job carries: an id of its own, so that sending it twice changes nothing, and when it was made. */
 export class CommandHead {
@@ -70,6 +79,12 @@ export class StandingRequest extends CommandHead {
   @Matches(/\S/, { message: 'say why it was opened again' })
   @Length(1, 80, { message: 'say in up to 80 letters why it was opened again' })
   reopened!: string | null;
+
+  /** The day that it is to be done on; null: none yet; left out: as it was. */
+  @Optional()
+  @OrNull()
+  @CalendarDay()
+  day?: string | null;
 }
 
 /** The route of a job as it is wished; null takes the wishes back. */

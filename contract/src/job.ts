@@ -148,6 +148,8 @@ interface JobHead {
   readonly waitsFor: string | null;
   /** Why it was opened again after everything was logged; null where it was not. */
   readonly reopened: string | null;
+  /** The day that it is to be done on, `2026-05-04`; null where none was said. */
+  readonly day: string | null;
   /** When it was last changed, ISO 8601. */
   readonly updatedAt: string;
 }

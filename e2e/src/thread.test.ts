@@ -82,7 +82,7 @@ describe.each<[Size, string]>([
   it('asks for every closing proof, then writes two tap points', async () => {
     await visitor.see('prove');
     await noFaults();
-    expect(await showProofs(visitor)).toBe(12);
+    expect(await showProofs(visitor)).toBe(13);
     await visitor.touch('go-log');
     await visitor.see('log-memory');
     await noFaults();

@@ -17,6 +17,8 @@ export { faultRecordOf } from './faultRecord';
 export type { FaultRecord } from './faultRecord';
 export { drawnBy, feedProofsOf, missingProofs } from './proving';
 export type { FeedProofs, ProvingOf, StandingCheck } from './proving';
+export { handOverLeft, handOverOf } from './handOver';
+export type { StandingTest } from './handOver';
 export { findSessionOf } from './findSession';
 export type { ProbingOf, SessionOf } from './findSession';
 export { tapOfOthers } from './jobContext';

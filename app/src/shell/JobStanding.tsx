@@ -6,14 +6,16 @@ import { Field } from '../ui/Field';
 import { SPACE } from '../ui/tokens';
 import { Words } from '../ui/Words';
 import { isLogged } from '../work/phases';
+import { JobDay } from './JobDay';
 import { useJobChange } from '../work/useJobChange';
 
-/** What holds a job up, and opening one again that was logged: said in a few words, for whoever takes it up next. */
+/** The day it is for, what holds a job up, and opening one again that was logged: said in a few words, for whoever takes it up next. */
 export function JobStanding({ job }: { readonly job: JobView }) {
   const change = useJobChange(job);
   const isReopened = job.reopened !== null;
   return (
     <View style={styles.stack} testID="job-standing">
+      {!isLogged(job) && <JobDay job={job} onDay={(day) => change.setStanding({ day })} />}
       <Said
         name="waits"
         label="What does it wait for?"

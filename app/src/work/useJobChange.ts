@@ -24,8 +24,8 @@ export interface JobChange {
   readonly layOpen: (wires: readonly HarnessWireInput[]) => void;
   /** Notes what is printed and fitted at the slot in hand. */
   readonly seeSlot: (body: Extract<JobChangeBody, { kind: 'slot' }>['body']) => void;
-  /** Says what holds the job up, or why it was opened again; what is left out stays. */
-  readonly setStanding: (changed: Partial<Pick<JobView, 'waitsFor' | 'reopened'>>) => void;
+  /** Says what holds the job up, why it was opened again, for which day it is; what is left out stays. */
+  readonly setStanding: (changed: Partial<Pick<JobView, 'waitsFor' | 'reopened' | 'day'>>) => void;
   /** Says where the device sits and what its route is to be good at. */
   readonly setRoute: (route: RouteInput | null) => void;
   /** A step of the work is done, passed over for a reason, or taken back. */
@@ -87,7 +87,7 @@ export function useJobChange(job: JobView): JobChange {
       noteClosing: (body) => make([{ kind: 'closing', body }]),
       setStanding: (changed) => {
         const { waitsFor, reopened } = { ...now(), ...changed };
-        make([{ kind: 'standing', body: { waitsFor, reopened } }]);
+        make([{ kind: 'standing', body: { ...changed, waitsFor, reopened } }]);
       },
       prove: ({ feedId, kind }, shown, readingIds) => {
         const standing = now().proofs.find((one) => one.feedId === feedId && one.kind === kind);

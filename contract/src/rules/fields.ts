@@ -10,6 +10,7 @@ import {
   ValidateBy,
   ValidateIf,
   ValidateNested,
+  isISO8601,
 } from 'class-validator';
 import type { ValidationOptions } from 'class-validator';
 import { numberProblems, rangeText } from '@lucky-thread/core/size';
@@ -106,6 +107,18 @@ export function Instant(): PropertyDecorator {
     validator: {
       validate: isInstant,
       defaultMessage: () => 'must be a moment such as 2026-05-04T10:00:00.000Z',
+    },
+  });
+}
+
+/** A day of the calendar, e.g. `2026-05-04`. */
+export function CalendarDay(): PropertyDecorator {
+  return ValidateBy({
+    name: 'calendarDay',
+    validator: {
+      validate: (value: unknown) =>
+        typeof value === 'string' && value.length === 10 && isISO8601(value, { strict: true }),
+      defaultMessage: () => '$property must be a day such as 2026-05-04',
     },
   });
 }

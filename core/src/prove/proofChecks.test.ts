@@ -28,9 +28,10 @@ it('says of each check where the probe goes, what it must show and where the lim
     ['end off', 'dead', 'Far end: key off (door opened)', '≤ 0.80 V', 0],
     ['original run', 'original', 'Original circuit: run', '≥ 11.90 V', 12.4],
     ['endOriginalOut run', 'orientation', 'Far end, original fuse out: run', '≥ 11.54 V', 12.16],
+    ['end lamps', 'dead', 'Far end: lamps on', '≤ 0.80 V', 0],
     ['ground run', 'live', 'Ground, load on: run', '≤ 0.10 V', 0],
   ]);
-  const [live, , dead, original, turned, ground] = proofChecks(provedLead());
+  const [live, , dead, original, turned, , ground] = proofChecks(provedLead());
   expect(live?.pointId).toBe('lead:end:switched:F1');
   expect(live?.how).toMatch(/plus lead to ground lead/);
   expect(live?.because).toBe(
@@ -44,6 +45,17 @@ it('says of each check where the probe goes, what it must show and where the lim
   expect(turned?.caution).toMatch(/Key off/);
   expect(ground?.how).toMatch(/battery’s minus/);
   expect(ground?.because).toMatch(/common practice/);
+});
+
+it('asks for no effect of the lamps only where the key alone feeds a load that is on', () => {
+  const asks = (feed: Partial<ProvedLead['feed']>): boolean =>
+    proofChecks({ ...provedLead(), feed: { ...provedLead().feed, ...feed } }).some(
+      ({ id }) => id === 'end lamps',
+    );
+  expect(asks({})).toBe(true);
+  expect(asks({ role: 'constant' })).toBe(false);
+  expect(asks({ currentA: 0 })).toBe(false);
+  expect(asks({ mayStayLiveAwake: true })).toBe(false);
 });
 
 it('proves a constant by its fuse, and a splice on its wire', () => {
@@ -71,7 +83,8 @@ it('allows a dip of its own while cranking, and charging volts with the engine o
 });
 
 describe('what a failed check points to', () => {
-  const [live, acc, dead, original, turned, ground] = proofChecks(provedLead()) as [
+  const [live, acc, dead, original, turned, , ground] = proofChecks(provedLead()) as [
+    ProofCheck,
     ProofCheck,
     ProofCheck,
     ProofCheck,
@@ -171,7 +184,7 @@ it('takes the checks of all leads state by state, fuses out late, risk and waiti
   const order = orderChecks(checks).map(({ check }) => check);
   const places = order.map(({ state }) => placeOf(state));
   const visits = places.filter((place, index) => place !== places[index - 1]);
-  expect(visits).toEqual(['off', 'acc', 'run', 'crank', 'asleep']);
+  expect(visits).toEqual(['off', 'acc', 'run', 'lamps', 'crank', 'asleep']);
   const inRun = order.filter(({ state }) => placeOf(state) === 'run').map(({ spot }) => spot);
   expect(inRun.slice(-2)).toEqual(['endOriginalOut', 'endOriginalOut']);
   expect(inRun.indexOf('endOriginalOut')).toBe(inRun.length - 2);

@@ -74,7 +74,21 @@ export function proofChecks(lead: ProvedLead): readonly ProofCheck[] {
   const checks = closingProofs(lead.feed, lead.of, lead.at).flatMap((proof) =>
     checksOf(lead, proof),
   );
-  return [...checks, ...outputChecks(lead), ...(lead.ground ? [groundCheck(lead, checks)] : [])];
+  return [
+    ...checks,
+    ...lampsChecks(lead),
+    ...outputChecks(lead),
+    ...(lead.ground ? [groundCheck(lead, checks)] : []),
+  ];
+}
+
+/** Lamps without effect: what goes by the key stays dead with the lamps on, where legends and dimmers mislead. */
+function lampsChecks(lead: ProvedLead): ProofCheck[] {
+  const { role, currentA, mayStayLiveAwake } = lead.feed;
+  if (role !== 'switched' || currentA === 0 || mayStayLiveAwake === true) return [];
+  return closingProofs(lead.feed, lead.of, lead.at)
+    .filter(({ kind }) => kind === 'dead')
+    .map((proof) => dead(lead, proof, { spot: 'end', state: stateAt('lamps'), how: farEnd(lead) }));
 }
 
 /** A converter holds its volts within a twentieth. USB 2.0 gives 4.75 to 5.25 V for 5 V (from memory); others by common practice. */

@@ -59,6 +59,7 @@ export const SIZING_RANGES = {
   bodyDepthMm: range(1, 500, 'mm', 'the device’s depth'),
   leadMm: range(0.5, 30, 'mm', 'the lead'),
   freeMm: range(1, 500, 'mm', 'the free depth'),
+  handOverFigure: range(0, 100_000, '', 'what was read'),
   closingValue: range(-100, 100_000, '', 'what was measured'),
   asleepMin: range(0, 300, 'min', 'the time until it sleeps'),
   dropOffS: range(0, 7200, 's', 'the time until it goes dead'),

@@ -92,9 +92,10 @@ describe('an added lead on the bench', () => {
       'end off',
       'original run',
       'endOriginalOut run',
+      'end lamps',
       'ground run',
     ]);
-    expect(proofChecks({ ...provedLead(), ground: false })).toHaveLength(5);
+    expect(proofChecks({ ...provedLead(), ground: false })).toHaveLength(6);
     expect(proofChecks({ ...provedLead(), at: 'wire' }).map(({ spot }) => spot)).not.toContain(
       'endOriginalOut',
     );

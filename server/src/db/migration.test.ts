@@ -114,11 +114,11 @@ describe('a filled database of the version before', () => {
     const { plan, ...before } = OLD.jobs[id] as OldJob;
     const { plan: now, ...after } = (await findJob(database.db, shopId, id)) ?? { plan: [] };
     const { planVersions, wiresVersion, proofs, seen, closing, ...said } = after as JobView;
-    const { waitsFor, reopened, route, steps, ...rest } = said;
+    const { waitsFor, reopened, day, route, steps, ...rest } = said;
     expect(rest).toEqual(before);
     // Nothing has been changed by a command yet.
     expect([planVersions, wiresVersion, seen, closing]).toEqual([{}, null, [], []]);
-    expect([waitsFor, reopened, route, steps]).toEqual([null, null, null, []]);
+    expect([waitsFor, reopened, day, route, steps]).toEqual([null, null, null, null, []]);
     const shown = (feedId: string) =>
       proofs.filter((one) => one.feedId === feedId).map((one) => one.kind);
     const planned = plan.map(renamed).sort(byFeed);

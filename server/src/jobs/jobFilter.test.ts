@@ -1,4 +1,5 @@
 import type { JobPage, JobView, ProblemDocument } from '@lucky-thread/contract';
+import pg from 'pg';
 import type { TestServer, Visitor } from '../testing/testServer';
 import { commandHead, problemPaths, startTestServer } from '../testing/testServer';
 
@@ -57,6 +58,36 @@ describe('a list of jobs', () => {
     expect(problemPaths(blank)).toEqual(['waitsFor', 'reopened']);
     await say(null, null);
     expect(await listed('view=waiting')).toEqual([theirs.id]);
+  });
+
+  it('knows for which day a job is; left out, it stays', async () => {
+    const say = (more: object) =>
+      visitor.put<JobView & ProblemDocument>(`/jobs/${own.id}/standing`, {
+        ...commandHead(),
+        ...{ waitsFor: null, reopened: null },
+        ...more,
+      });
+    expect((await say({ day: '2027-02-28' })).body.day).toBe('2027-02-28');
+    expect((await say({})).body.day).toBe('2027-02-28');
+    for (const day of ['2027-02-29', '2027-2-8', '28.2.2027', '2027-02-28T10:00:00Z', 5])
+      expect(problemPaths(await say({ day }))).toEqual(['day']);
+    const { body } = await visitor.get<JobPage>('/jobs?view=all');
+    expect(body.jobs.find(({ id }) => id === own.id)?.day).toBe('2027-02-28');
+    expect((await say({ day: null })).body.day).toBeNull();
+  });
+
+  it('lists what is for today under today, though nobody has touched it since', async () => {
+    const client = new pg.Client({ connectionString: server.databaseUrl });
+    await client.connect();
+    const touched = (day: string) =>
+      client.query(
+        `update jobs set updated_at = '2020-01-01', day = ${day} where id = '${theirs.id}'`,
+      );
+    await touched('null');
+    expect(await listed('view=today')).not.toContain(theirs.id);
+    await touched('current_date');
+    expect(await listed('view=today')).toContain(theirs.id);
+    await client.end();
   });
 
   it('says what is no way to cut it down', async () => {

@@ -65,7 +65,9 @@ function conditions({ view, phase, q }: JobFilter, userId: string): (SQL | undef
   const like = `%${(q ?? '').trim().replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
   return [
     view === 'mine' ? eq(jobs.createdBy, userId) : undefined,
-    view === 'today' ? sql`${jobs.updatedAt} >= date_trunc('day', now())` : undefined,
+    view === 'today'
+      ? sql`(${jobs.updatedAt} >= date_trunc('day', now()) or ${jobs.day} = current_date)`
+      : undefined,
     view === 'waiting'
       ? sql`(cardinality(${jobs.deferred}) > 0 or ${jobs.waitsFor} is not null)`
       : undefined,

@@ -106,6 +106,7 @@ function headOf({ job, model }: SummaryRow) {
     deferred: job.deferred,
     waitsFor: job.waitsFor,
     reopened: job.reopened,
+    day: job.day,
     updatedAt: job.updatedAt.toISOString(),
   };
 }

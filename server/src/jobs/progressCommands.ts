@@ -30,7 +30,7 @@ export async function reachPhase(
   });
 }
 
-/** Says what holds a job up, and whether it was opened again. Who says so last is right. */
+/** Says what holds a job up, whether it was opened again and for which day it is. Who says so last is right. */
 export async function putStanding(
   db: Database,
   actor: Actor,
@@ -38,9 +38,12 @@ export async function putStanding(
   request: StandingRequest,
 ): Promise<JobView> {
   const command = { at: { jobId, kind: 'standing', subject: 'standing' }, head: request } as const;
-  const { waitsFor, reopened } = request;
+  const { waitsFor, reopened, day } = request;
   return applyOnce(db, actor, command, async (tx) => {
-    await tx.update(jobs).set({ waitsFor, reopened }).where(eq(jobs.id, jobId));
+    await tx
+      .update(jobs)
+      .set({ waitsFor, reopened, ...(day === undefined ? {} : { day }) })
+      .where(eq(jobs.id, jobId));
   });
 }
 

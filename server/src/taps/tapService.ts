@@ -10,6 +10,7 @@ import {
   feedProofsOf,
   feedSizeOf,
   findSessionOf,
+  handOverLeft,
   logFindingsOf,
   missingProofs,
   seenBy,
@@ -45,6 +46,7 @@ export async function logTap(
   const again = await findTap(db, scope, { id: ids.tapId });
   if (again !== undefined) return sameTap(again, job, request);
 
+  checkHandOver(job);
   const found = (await findPlaces(db, actor.shopId, job.vehicle.modelId)) ?? { places: [] };
   const { places } = seenBy(found, job);
   const tapped = chosenSource({ job, places }, request);
@@ -112,6 +114,22 @@ function sameTap(stored: TapPointView, job: JobView, request: LogTapRequest): Ta
   // Whose tap point it is, is not told: it may be another job's.
   if (!same) throw conflict('Another tap point has it.');
   return stored;
+}
+
+/**
+ * A device that can hurt or fail unseen is tried before anything of it counts as proven.
+ *
+ * @throws Problem 422 naming the tests that are open, or did not come to what they must.
+ */
+function checkHandOver(job: JobView): void {
+  const left = handOverLeft(job);
+  if (left.length > 0)
+    throw invalid(
+      left.map(({ item, test }) => ({
+        path: `closing.${item}`,
+        message: `before the hand-over: ${test.what} ${test.must}`,
+      })),
+    );
 }
 
 /**

@@ -282,6 +282,7 @@ describe('a tap point at a wire', () => {
       ['end', 'run', 12.2],
       ['end', 'acc', 12.1],
       ['end', 'off', 0.01],
+      ['end', 'lamps', 0.01],
       ['original', 'run', 12.4],
       ['ground', 'run', 0.03],
     ] as const)

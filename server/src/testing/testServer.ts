@@ -17,6 +17,7 @@ import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import { createServer } from '../app';
 import { migrateDatabase, openDatabase } from '../db/database';
+import { handOverFindings } from '../meter/handOverFindings';
 import { provingReadings } from '../meter/provingReadings';
 import { DEMO_ACCOUNTS, DEMO_VEHICLES, seed } from '../demo/seed';
 
@@ -200,7 +201,7 @@ export class Visitor {
     return body;
   }
 
-  /** Reads every added lead of a job as its closing proofs ask, fitted as planned in the simulated car. */
+  /** Reads every added lead of a job as its closing proofs ask, fitted as planned in the simulated car, and tries the rest. */
   async prove(jobId: string): Promise<void> {
     const { body: job } = await this.get<JobView>(`/jobs/${jobId}`);
     const found = (await this.get<ModelView>(`/models/${job.vehicle.modelId}`)).body;
@@ -215,6 +216,8 @@ export class Visitor {
         instrument: 'simulatedMeter',
         takenAt: new Date(2026, 4, 4, 1).toISOString(),
       });
+    for (const { item, value } of handOverFindings(job))
+      await this.put(`/jobs/${jobId}/closing/${item}`, { ...commandHead(), done: true, value });
   }
 
   /** Takes readings of a slot with the simulated meter and stores them. */
@@ -300,7 +303,7 @@ export const FEEDS = [
 ] as const;
 
 /** The body of a new job. */
-export function jobBody(modelId: string): object {
+export function jobBody(modelId: string) {
   return {
     vehicle: { modelId, year: 2020, trim: 'Standard', market: 'Islands', steering: 'right' },
     device: { name: 'Dashcam', feeds: FEEDS },

@@ -5,6 +5,7 @@ import { TouchableRipple } from 'react-native-paper';
 import { JobThread } from '../../ui/JobThread';
 import { usePalette } from '../../ui/ThemeProvider';
 import { SPACE } from '../../ui/tokens';
+import { dayWords } from '../../ui/days';
 import { Words } from '../../ui/Words';
 import { knotsOf, nextActionOf } from '../../work/phases';
 
@@ -34,7 +35,11 @@ export function JobRow({ job, chosen, onOpen }: JobRowProps) {
       >
         <View style={styles.inside}>
           <Words kind="heading">{`${job.vehicleName}, ${job.year}`}</Words>
-          <Words soft>{job.deviceName}</Words>
+          <Words soft>
+            {job.day === null || job.done
+              ? job.deviceName
+              : `${job.deviceName} · for ${dayWords(job.day, new Date())}`}
+          </Words>
           {job.deferred.length > 0 && (
             <Words kind="small" testID="job-reminder">
               △ Left for later: {job.deferred.map((place) => PLACE_WORDS[place]).join(', ')}

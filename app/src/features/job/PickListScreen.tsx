@@ -6,6 +6,8 @@ import { StyleSheet, View } from 'react-native';
 import { PartLines } from '../../panel/PartLines';
 import { useJobsInfiniteQuery, usePickListQuery } from '../../store/api';
 import { ActionButton } from '../../ui/ActionButton';
+import { Choice } from '../../ui/Choice';
+import { dayAt, dayWords } from '../../ui/days';
 import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
 import { Screen } from '../../ui/Screen';
@@ -18,12 +20,21 @@ import { Words } from '../../ui/Words';
 export function PickListScreen() {
   const router = useRouter();
   const jobs = useJobsInfiniteQuery({ view: 'open' }, { refetchOnMountOrArgChange: true });
+  const [today] = useState(() => new Date());
+  const [picked, setPicked] = useState<string>();
   /** Jobs that were ticked against how they begin. */
   const [turned, setTurned] = useState<readonly string[]>([]);
   if (jobs.isError && jobs.data === undefined)
     return <Failed what="The jobs" onRetry={() => void jobs.refetch()} />;
   if (jobs.data === undefined) return <Loading what="the jobs" />;
-  const open = jobs.data.pages.flatMap((page) => page.jobs).slice(0, MOST_PICKED);
+  const all = jobs.data.pages.flatMap((page) => page.jobs);
+  const days = [...new Set(all.flatMap(({ day }) => day ?? []))].sort();
+  const day = picked ?? dayAt(today);
+  // Without any job for today it begins with all.
+  const shownDay = picked === undefined && !days.includes(day) ? ANY_DAY : day;
+  const open = all
+    .filter((job) => shownDay === ANY_DAY || job.day === shownDay)
+    .slice(0, MOST_PICKED);
   const isOn = (job: JobSummary): boolean => isPlanned(job) !== turned.includes(job.id);
   const chosen = open.filter(isOn);
   return (
@@ -42,9 +53,21 @@ export function PickListScreen() {
       ) : (
         <>
           <Words soft>
-            What the open jobs take together, once their taps are planned; leave off what is not for
-            today.
+            What the jobs of a day take together, once their taps are planned; leave off what is not
+            for it.
           </Words>
+          {days.length > 0 && (
+            <Choice
+              label="For which day"
+              testID="pick-day"
+              options={[
+                ...days.map((value) => ({ value, label: dayWords(value, today) })),
+                { value: ANY_DAY, label: 'all open jobs' },
+              ]}
+              value={shownDay}
+              onChange={setPicked}
+            />
+          )}
           {chosen.length > 0 && <Picked jobs={chosen} />}
           {[...open]
             .sort((a, b) => Number(isPlanned(b)) - Number(isPlanned(a)))
@@ -68,6 +91,9 @@ export function PickListScreen() {
     </Screen>
   );
 }
+
+/** Chosen for the jobs of any day, and of none. */
+const ANY_DAY = 'any';
 
 /** A job whose taps are planned has parts to take along. */
 function isPlanned({ phase }: JobSummary): boolean {

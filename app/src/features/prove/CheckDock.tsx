@@ -15,6 +15,7 @@ import { useShortcuts } from '../../ui/useShortcuts';
 import { countingRows, useJobReadings } from '../../work/jobReadings';
 import { useJobChange } from '../../work/useJobChange';
 import { useTakeReading } from '../../work/useTakeReading';
+import { waitsForProof } from './waitsForProof';
 import type { CurrentCheck, Proving } from './useProving';
 
 /** Props of {@link CheckDock}. */
@@ -26,11 +27,6 @@ export interface CheckDockProps {
 
 /** What can be put off: it costs waiting or risk, and then the job says what it waits for. */
 const PUT_OFF: readonly StitchPlace[] = ['asleep', 'crank', 'engine', 'lamps'];
-/** How a job begins to say that it waits for a proof; it stops saying so once all are shown. */
-export const PROOF_WAITS = 'Proof of ';
-/** Longest reason that a job takes for waiting. */
-const LONGEST_REASON = 80;
-
 /** The check in hand: the state to bring the car to, where the probe goes, and the pad for it. */
 export function CheckDock({ context, proving, current }: CheckDockProps) {
   const dispatch = useAppDispatch();
@@ -55,9 +51,7 @@ export function CheckDock({ context, proving, current }: CheckDockProps) {
     u: { what: 'Undo the last reading', run: undo },
   });
   const later = (): void => {
-    change.setStanding({
-      waitsFor: `${PROOF_WAITS}${feedName}: ${PLACE_WORDS[place]}`.slice(0, LONGEST_REASON),
-    });
+    change.setStanding({ waitsFor: waitsForProof(`${feedName}: ${PLACE_WORDS[place]}`) });
     proving.later();
   };
   return (

@@ -5,7 +5,9 @@ import { renderInApp } from '../../testing/render';
 import type { ClosingProps } from './closing';
 import { DropOffTimes } from './DropOffTimes';
 import { HandOver } from './HandOver';
+import { HandOverDock } from './HandOverDock';
 import { ParkedDrain } from './ParkedDrain';
+import { useHandOver } from './useHandOver';
 
 type Device = JobView['device'];
 
@@ -18,6 +20,7 @@ function deviceOf(family: Device['family'], ...roles: string[]): Device {
 }
 
 const noted = jest.fn();
+const later = jest.fn();
 
 /** The cards of a device, on a job that keeps what is noted. */
 function Host({ device }: { readonly device: Device }) {
@@ -34,28 +37,84 @@ function Host({ device }: { readonly device: Device }) {
     <>
       <DropOffTimes job={job} onNote={onNote} />
       <ParkedDrain job={job} onNote={onNote} />
-      <HandOver job={job} onNote={onNote} />
+      <Handing job={job} onNote={onNote} />
+    </>
+  );
+}
+
+function Handing({ job, onNote }: ClosingProps) {
+  const { tests, left, current, ...handing } = useHandOver(job);
+  return (
+    <>
+      <HandOver tests={tests} inHand={current?.test.id} onTake={handing.take} />
+      {current !== undefined && (
+        <HandOverDock
+          of={current}
+          left={left}
+          starts={job.device.feeds.some(({ role }) => role === 'starter')}
+          onFound={(value) => {
+            onNote({ item: current.item, done: true, value });
+            handing.goOn();
+          }}
+          onUndo={() => {
+            onNote({ item: current.item, done: false, value: null });
+            handing.goOn();
+          }}
+          onLater={() => {
+            later(current.item);
+            handing.later();
+          }}
+        />
+      )}
     </>
   );
 }
 
 beforeEach(() => noted.mockReset());
 
-it('asks what must stop a remote start to be tried, and keeps who tried it', () => {
+it('keeps a test in hand until it came to what it must, and says where to look', () => {
   renderInApp(<Host device={deviceOf('remoteStart', 'starter')} />);
-  expect(screen.getByText(/^☐ Hood open/)).toBeTruthy();
+  expect(screen.getByText(/foot ready/)).toBeTruthy();
+  expect(screen.getByTestId('hand-over-what')).toHaveTextContent(/^Hood open/);
+  fireEvent.press(screen.getByTestId('hand-over-bad'));
+  expect(noted).toHaveBeenLastCalledWith('hand-over:hood', true, 0);
+  expect(screen.getByTestId('hand-over-failed')).toHaveTextContent(/Not so[\s\S]*1\. Its own wire/);
+  expect(screen.getByTestId('hand-over-what')).toHaveTextContent(/^Hood open/);
+  fireEvent.press(screen.getByTestId('hand-over-good'));
+  expect(screen.getByTestId('hand-over-hood')).toHaveTextContent(/✓.*As it must, Sam/);
+  expect(screen.getByTestId('hand-over-what')).toHaveTextContent(/lift the hood/);
+  // Taken up again and taken back, it is the next one once more.
   fireEvent.press(screen.getByTestId('hand-over-hood'));
-  expect(screen.getByText(/^☒ Hood open.*\(Sam\)/)).toBeTruthy();
-  expect(screen.getByText(/^☐ Running by remote, press/)).toBeTruthy();
-  fireEvent.press(screen.getByTestId('hand-over-hood'));
+  fireEvent.press(screen.getByTestId('hand-over-undo'));
   expect(noted).toHaveBeenLastCalledWith('hand-over:hood', false, null);
-  expect(screen.getByText(/^☐ Hood open/)).toBeTruthy();
+  expect(screen.getByTestId('hand-over-hood')).toHaveTextContent(/^○/);
 });
 
-it('tries a stereo by ear, without the cautions of a starter', () => {
+it('reads a stereo’s pairs by the meter and its phase by a cell, without the cautions of a starter', () => {
   renderInApp(<Host device={deviceOf('radio', 'constant', 'switched')} />);
-  expect(screen.getByText(/Balance and fader/)).toBeTruthy();
   expect(screen.queryByText(/foot ready/)).toBeNull();
+  fireEvent.changeText(screen.getByTestId('hand-over-figure'), '3,6');
+  fireEvent.press(screen.getByTestId('hand-over-note'));
+  expect(noted).toHaveBeenLastCalledWith('hand-over:speaker-front-left', true, 3.6);
+  expect(screen.getByTestId('hand-over-what')).toHaveTextContent(/1\.5 V cell.*front left/);
+  fireEvent.press(screen.getByTestId('hand-over-bad'));
+  expect(screen.getByTestId('hand-over-failed')).toHaveTextContent(/It moved in[\s\S]*swap them/);
+  fireEvent.press(screen.getByTestId('hand-over-good'));
+  expect(screen.getByTestId('hand-over-what')).toHaveTextContent(/pair for front right/);
+  // Behind an amplifier no cell is asked for, but a song.
+  expect(screen.queryByTestId('hand-over-phase')).toBeNull();
+  fireEvent.press(screen.getByTestId('hand-over-lacks'));
+  expect(screen.getByTestId('hand-over-what')).toHaveTextContent(/pair for rear left/);
+  expect(screen.queryByTestId('hand-over-cone-front-right')).toBeNull();
+  expect(screen.getByTestId('hand-over-phase')).toBeTruthy();
+});
+
+it('puts a test off with a word on the job, and goes on with the next', () => {
+  renderInApp(<Host device={deviceOf('remoteStart', 'starter')} />);
+  fireEvent.press(screen.getByTestId('hand-over-later'));
+  expect(later).toHaveBeenLastCalledWith('hand-over:hood');
+  expect(screen.getByTestId('hand-over-what')).toHaveTextContent(/lift the hood/);
+  expect(screen.getByTestId('hand-over-left')).toHaveTextContent(/8 to go/);
 });
 
 it('asks nothing of what has no supply to try', () => {

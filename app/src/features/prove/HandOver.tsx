@@ -1,42 +1,62 @@
-import { handOverTests } from '@lucky-thread/core/prove';
+import type { StandingTest } from '@lucky-thread/work';
+import { StyleSheet, View } from 'react-native';
+import { TouchableRipple } from 'react-native-paper';
 import { Card } from '../../ui/Card';
-import { Caution } from '../../ui/Caution';
-import { TickRow } from '../../ui/TickRow';
+import { usePalette } from '../../ui/ThemeProvider';
+import { RADIUS, SPACE, TARGET } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import type { ClosingProps } from './closing';
+
+/** Props of {@link HandOver}. */
+export interface HandOverProps {
+  readonly tests: readonly StandingTest[];
+  /** The one in hand. */
+  readonly inHand: string | undefined;
+  readonly onTake: (id: string) => void;
+}
+
+const MARKS = { open: '○', passed: '✓', lacking: '–', failed: '✕' } as const;
 
 /** What is tried before the car is handed over: that a remote start can be stopped, that a stereo plays and remembers. */
-export function HandOver({ job, onNote }: ClosingProps) {
-  const roles = job.device.feeds.map(({ role }) => role);
-  const tests = handOverTests({ family: job.device.family, roles });
+export function HandOver({ tests, inHand, onTake }: HandOverProps) {
+  const palette = usePalette();
   if (tests.length === 0) return null;
   return (
     <Card testID="hand-over">
       <Words kind="heading">Before it is handed over</Words>
-      {roles.includes('starter') && (
-        <Caution>
-          One at the wheel with a foot ready, one outside in sight, nobody in front or behind; in
-          the open, wheels chocked.
-        </Caution>
-      )}
-      {tests.map(({ id, what, must }) => {
-        const item = `hand-over:${id}`;
-        const found = job.closing.find((one) => one.item === item);
-        const done = found !== undefined;
-        return (
-          <TickRow
-            key={id}
-            label={`${what} ${must}${by(found?.by)}`}
-            on={done}
-            testID={`hand-over-${id}`}
-            onToggle={() => onNote({ item, done: !done, value: null })}
-          />
-        );
-      })}
+      {tests.map(({ test, standing, by }) => (
+        <TouchableRipple
+          key={test.id}
+          role="button"
+          testID={`hand-over-${test.id}`}
+          onPress={() => onTake(test.id)}
+          style={[
+            styles.row,
+            {
+              borderColor: test.id === inHand ? palette.ink : palette.line,
+              backgroundColor: test.id === inHand ? palette.sunken : palette.canvas,
+            },
+          ]}
+        >
+          <View style={styles.inside}>
+            <Words kind="heading" style={styles.mark}>
+              {MARKS[standing.is]}
+            </Words>
+            <View style={styles.text}>
+              <Words kind="small">{test.what}</Words>
+              {standing.is !== 'open' && (
+                <Words kind="label">{[standing.shows, by].filter(Boolean).join(', ')}</Words>
+              )}
+            </View>
+          </View>
+        </TouchableRipple>
+      ))}
     </Card>
   );
 }
 
-function by(name: string | undefined): string {
-  return name === undefined || name === '' ? '' : ` (${name})`;
-}
+const styles = StyleSheet.create({
+  row: { borderWidth: 1.5, borderRadius: RADIUS, minHeight: TARGET, padding: SPACE.s },
+  inside: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
+  mark: { width: 26, textAlign: 'center' },
+  text: { flex: 1 },
+});

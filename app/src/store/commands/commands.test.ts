@@ -56,7 +56,7 @@ const CHANGES: readonly JobChangeBody[] = [
   },
   { kind: 'phase', body: { phase: 'size' } },
   { kind: 'defer', body: { place: 'crank', left: true } },
-  { kind: 'standing', body: { waitsFor: 'a grommet', reopened: 'it rattles' } },
+  { kind: 'standing', body: { waitsFor: 'a grommet', reopened: 'it rattles', day: '2026-05-04' } },
   { kind: 'route', body: { route: { mount: 'screenTop', aim: 'short' } } },
   { kind: 'step', body: { stepId: 'fit:a', done: true, reason: null } },
   { kind: 'closing', body: { item: 'drain-before', done: true, value: 0.03 } },

@@ -57,7 +57,7 @@ export interface Bodies {
   };
   readonly phase: { readonly phase: Phase };
   readonly defer: { readonly place: StitchPlace; readonly left: boolean };
-  readonly standing: Pick<StandingRequest, 'waitsFor' | 'reopened'>;
+  readonly standing: Pick<StandingRequest, 'waitsFor' | 'reopened' | 'day'>;
   readonly route: Pick<PutRouteRequest, 'route'>;
   readonly step: { readonly stepId: string } & Pick<StepRequest, 'done' | 'reason'>;
   readonly closing: { readonly item: string } & Pick<ClosingRequest, 'done' | 'value'>;

@@ -65,6 +65,9 @@ function symbolSvg({ kind, x, y, height }: DrawnNode, ink: string): string {
   return `<path d="${SYMBOL_PATHS[kind]}" transform="translate(${x + 8} ${y + height / 2 - 10})" fill="none" stroke="${ink}" stroke-width="1.5"/>`;
 }
 
+/** What XML 1.0 has no place for: control signs, halves of signs, and the two that are none. */
+const NO_XML = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|\p{Cs}/gu;
+
 function escaped(text: string): string {
-  return text.replace(/[&<>"]/g, (sign) => `&#${sign.charCodeAt(0)};`);
+  return text.replace(NO_XML, '').replace(/[&<>"]/g, (sign) => `&#${sign.charCodeAt(0)};`);
 }

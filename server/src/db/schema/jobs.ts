@@ -37,6 +37,7 @@ import {
   timestamp,
   uniqueIndex,
   uuid,
+  date,
 } from 'drizzle-orm/pg-core';
 import { oneOf } from './oneOf';
 import { shops, users } from './people';
@@ -88,6 +89,8 @@ export const jobs = pgTable(
     waitsFor: text(),
     /** Why it was opened again; null: it was not. */
     reopened: text(),
+    /** The day that it is to be done on; null: none was said. */
+    day: date(),
     /** Where the device sits and what its route is to be good at; null: as usual. */
     route: jsonb().$type<RouteInput>(),
     /** The change that made the bunch of wires what it is; null: none yet. */

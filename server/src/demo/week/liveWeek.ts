@@ -14,7 +14,8 @@ import type { Database } from '../../db/database';
 import { jobs, models, shops, users } from '../../db/schema';
 import { createJob, getJob } from '../../jobs/jobService';
 import { putPlan } from '../../jobs/planCommand';
-import { deferCheck, putStanding, reachPhase } from '../../jobs/progressCommands';
+import { deferCheck, noteClosing, putStanding, reachPhase } from '../../jobs/progressCommands';
+import { handOverFindings } from '../../meter/handOverFindings';
 import { provingReadings } from '../../meter/provingReadings';
 import { listReadings } from '../../readings/readingRepository';
 import { recordReading } from '../../readings/readingService';
@@ -259,6 +260,13 @@ async function proveLeads(of: Probing, model: ModelView, bench: BenchVehicle): P
       { jobId, readingId: uuidv7() },
       { ...one, instrument: 'meter', takenAt: at.toISOString() },
     );
+  for (const { item, value } of handOverFindings(job))
+    await noteClosing(...([db, actor, { jobId, item }] as const), {
+      command: uuidv7(),
+      at: at.toISOString(),
+      done: true,
+      value,
+    });
 }
 
 async function read(
