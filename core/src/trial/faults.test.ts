@@ -1,10 +1,8 @@
 import { seededRandom } from '../bench';
-import type { CheckDone, FaultCheckId, SymptomId } from '../prove/symptoms';
-import { FAULT_CHECKS, SYMPTOMS, diagnose } from '../prove/symptoms';
+import type { SymptomId } from '../prove/symptoms';
+import { SYMPTOMS } from '../prove/symptoms';
 import type { FaultSearch, SetFault } from './faultTrial';
 import { BENCH_FAULTS, searchFault, setFault } from './faultTrial';
-
-const IDS = Object.keys(SYMPTOMS) as SymptomId[];
 
 describe('faults set in the bench', () => {
   // Seeds 1 to 500 and 700000 to 702999 of this generator showed where signatures, slips and the limit of being sure were wrong; these
@@ -48,54 +46,4 @@ describe('faults set in the bench', () => {
         ).toBe(true);
       }
   });
-});
-
-/** Expected seconds until nothing more is asked, with the best check at every turn: the exhaustive reference. */
-function bestSeconds(
-  symptom: SymptomId,
-  done: readonly CheckDone[],
-  rule: 'best' | 'ours',
-): number {
-  const { suspects, next } = diagnose(symptom, done);
-  if (next === undefined) return 0;
-  const beliefs = new Map(suspects.map((one) => [one.suspect, one.probability]));
-  const open = SYMPTOMS[symptom].checks.filter((check) => !done.some((one) => one.check === check));
-  const costOf = (check: FaultCheckId): number =>
-    FAULT_CHECKS[check].outcomes.reduce((sum, _name, outcome) => {
-      const after = [...done, { check, outcome }];
-      const share = shareOf(check, outcome, beliefs);
-      return share < 1e-6 ? sum : sum + share * bestSeconds(symptom, after, rule);
-    }, FAULT_CHECKS[check].seconds);
-  return rule === 'ours' ? costOf(next) : Math.min(...open.map(costOf));
-}
-
-/** Chance of an outcome, told apart from the code under test: what it gives, a slip now and then, anything for the unknown. */
-function shareOf(
-  check: FaultCheckId,
-  outcome: number,
-  beliefs: ReadonlyMap<string, number>,
-): number {
-  const { outcomes, gives } = FAULT_CHECKS[check];
-  return [...beliefs].reduce((sum, [suspect, belief]) => {
-    if (suspect === 'something else') return sum + belief / outcomes.length;
-    const own = (gives as Record<string, number>)[suspect] ?? 0;
-    return sum + belief * chanceOf(own, outcome, outcomes.length);
-  }, 0);
-}
-
-/** Missed 3 times in 100, seen where nothing is once. */
-function chanceOf(own: number, outcome: number, outcomes: number): number {
-  const slip = own === 0 ? 0.01 : 0.03;
-  return own === outcome ? 1 - slip : slip / (outcomes - 1);
-}
-
-describe('the order of checks', () => {
-  it.each(IDS.filter((id) => SYMPTOMS[id].checks.length <= 4))(
-    '%s: is within a fifth of the best order there is (every order tried)',
-    (symptom) => {
-      const [best, ours] = [bestSeconds(symptom, [], 'best'), bestSeconds(symptom, [], 'ours')];
-      expect(best).toBeGreaterThan(0);
-      expect(ours / best).toBeLessThanOrEqual(1.2);
-    },
-  );
 });
