@@ -56,7 +56,7 @@ export function JobDay(props: {
         value={day ?? NO_DAY}
         onChange={(value) => choose(value === NO_DAY ? null : value)}
       />
-      <View style={styles.row}>
+      <View style={styles.typed}>
         <View style={styles.grow}>
           <Field
             label="A later day"
@@ -92,5 +92,6 @@ function isDay(text: string): boolean {
 const styles = StyleSheet.create({
   stack: { gap: SPACE.s },
   row: { flexDirection: 'row', alignItems: 'center', gap: SPACE.s },
+  typed: { flexDirection: 'row', alignItems: 'flex-start', gap: SPACE.s },
   grow: { flex: 1 },
 });

@@ -78,9 +78,13 @@ describe('what is noted of a test', () => {
   it('says what was answered or read, and where to look', () => {
     const cone = of('cone-rear-left', 'radio');
     expect(judgeHandOver(cone, { value: 0 }).shows).toBe('It moved in');
-    expect(cone.look[0]).toMatch(/swap them/);
+    expect(judgeHandOver(cone, { value: 0 }).look[0]).toMatch(/swap them/);
+    expect(judgeHandOver(cone, { value: 1 }).look).toEqual([]);
     expect(judgeHandOver(of('memory', 'radio'), { value: 0.5 }).shows).toBe('0.5 min');
-    expect(judgeHandOver(cone, undefined)).toEqual({ is: 'open', shows: '' });
+    expect(judgeHandOver(cone, undefined)).toEqual({ is: 'open', shows: '', look: [] });
+    const pair = of('speaker-rear-left', 'radio');
+    expect(judgeHandOver(pair, { value: 0.2 }).look[0]).toMatch(/leads touch/);
+    expect(judgeHandOver(pair, { value: 900 }).look[0]).toMatch(/amplifier/);
     // Minus one is no answer to what always is there.
     expect(judgeHandOver(cone, { value: LACKING }).is).toBe('failed');
   });

@@ -8,6 +8,8 @@ export interface HandOverStanding {
   readonly is: 'open' | 'passed' | 'lacking' | 'failed';
   /** What was read or seen, in words; empty while nothing was. */
   readonly shows: string;
+  /** Where it failed: what to look at, likeliest first. */
+  readonly look: readonly string[];
 }
 
 const SAFETY_LOOK = [
@@ -124,20 +126,25 @@ export function handOverTests(
 
 /** Whether what is noted of a test is what it must come to. */
 export function judgeHandOver(test: HandOverTest, found: HandOverFound): HandOverStanding {
-  if (found === undefined) return { is: 'open', shows: '' };
+  if (found === undefined) return OPEN;
   const { value } = found;
-  if (value === LACKING && test.lacks !== undefined) return { is: 'lacking', shows: test.lacks };
-  const { figure } = test;
+  const { figure, lacks, look } = test;
+  if (value === LACKING && lacks !== undefined) return { is: 'lacking', shows: lacks, look: [] };
   if (figure === undefined) {
     const good = value === null || value === 1;
     const [asItMust, notSo] = test.answers ?? USUAL_ANSWERS;
-    return { is: good ? 'passed' : 'failed', shows: good ? asItMust : notSo };
+    return good
+      ? { is: 'passed', shows: asItMust, look: [] }
+      : { is: 'failed', shows: notSo, look };
   }
   // A tick says nothing of a figure.
-  if (value === null) return { is: 'open', shows: '' };
-  const good = value >= figure.least && value <= figure.most;
-  return { is: good ? 'passed' : 'failed', shows: `${value} ${figure.unit}` };
+  if (value === null) return OPEN;
+  const shows = `${value} ${figure.unit}`;
+  if (value < figure.least) return { is: 'failed', shows, look: test.lookBelow ?? look };
+  return value > figure.most ? { is: 'failed', shows, look } : { is: 'passed', shows, look: [] };
 }
+
+const OPEN: HandOverStanding = { is: 'open', shows: '', look: [] };
 
 /** What is answered where a test has no words of its own. */
 export const USUAL_ANSWERS = ['As it must', 'Not so'] as const;

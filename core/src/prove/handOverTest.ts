@@ -24,6 +24,8 @@ export interface HandOverTest {
   readonly lacks?: string;
   /** What to look at where it does not come to what it must, likeliest first. */
   readonly look: readonly string[];
+  /** What to look at where the figure is too small; left out: the same as where it is too large. */
+  readonly lookBelow?: readonly string[];
 }
 
 /** What is noted of a test: 1 as it must be, 0 not, or the figure; null is an old tick; {@link LACKING}: nothing to try. */

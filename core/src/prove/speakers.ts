@@ -40,8 +40,11 @@ function pairTest(corner: string, id: string): HandOverTest {
     lacks: NO_SPEAKER,
     look: [
       'Hundreds of ohm or more: an amplifier or a transformer is between, and no cell may go on it.',
-      'Far too little: the leads touch, or the pair is two speakers side by side.',
-      'Nothing at all: the wrong pair, or a plug further on is out.',
+      'No end to it: the wrong pair, or a plug further on is out.',
+    ],
+    lookBelow: [
+      'The two leads touch, or a strand of one does.',
+      'Two speakers side by side on one pair: the unit must stand so little.',
     ],
   };
 }

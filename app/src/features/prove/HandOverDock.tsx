@@ -56,7 +56,7 @@ export function HandOverDock({ of, left, starts, ...on }: HandOverDockProps) {
       {standing.is === 'failed' && (
         <View role="alert" testID="hand-over-failed" style={styles.tight}>
           <Words kind="label">{`${standing.shows}. ${test.figure?.because ?? ''} Look at:`}</Words>
-          {test.look.map((one, index) => (
+          {standing.look.map((one, index) => (
             <Words key={one} kind="small">{`${index + 1}. ${one}`}</Words>
           ))}
         </View>
@@ -78,7 +78,12 @@ export function HandOverDock({ of, left, starts, ...on }: HandOverDockProps) {
           />
         </View>
       ) : (
-        <FigureEntry key={test.id} figure={test.figure} onFound={on.onFound} />
+        <FigureEntry
+          key={test.id}
+          figure={test.figure}
+          failed={standing.is === 'failed'}
+          onFound={on.onFound}
+        />
       )}
       <View style={styles.row}>
         {test.lacks !== undefined && (
@@ -102,6 +107,8 @@ export function HandOverDock({ of, left, starts, ...on }: HandOverDockProps) {
 
 function FigureEntry(props: {
   readonly figure: HandOverFigure;
+  /** Where the limits come from is said already. */
+  readonly failed: boolean;
   readonly onFound: (value: number) => void;
 }) {
   const units = useUnits();
@@ -110,9 +117,11 @@ function FigureEntry(props: {
   const problem = value === undefined ? undefined : fieldProblem('handOverFigure', value, units);
   return (
     <>
-      <Words kind="small" soft>
-        {figure.because}
-      </Words>
+      {!props.failed && (
+        <Words kind="small" soft>
+          {figure.because}
+        </Words>
+      )}
       <View style={styles.row}>
         <View style={styles.grow}>
           <NumberField
