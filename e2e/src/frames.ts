@@ -1,6 +1,7 @@
 import { v7 as uuidv7 } from 'uuid';
 import { PHONE, Visitor } from './lib/browser';
 import { signIn } from './lib/flow';
+import { pageTasks } from './lib/trace';
 import { Sender } from './lib/sender';
 
 /** Twelve leads to three places of the Fairway; the two heavy ones go over relays. */
@@ -63,6 +64,16 @@ export async function countFrames(base: string): Promise<void> {
     const mounts = [...MOUNTS];
     await report('the device is moved', MOUNTS.length, () =>
       watched(visitor, () => touchFromWithin(visitor, `mount-${mounts.shift() ?? ''}`)),
+    );
+    const tasks = await pageTasks(visitor, async () => {
+      for (const spot of MOUNTS) {
+        await touchFromWithin(visitor, `mount-${spot}`);
+        await visitor.driver.sleep(WATCHED_MS);
+      }
+    });
+    const longest = tasks.slice(0, 3).map((one) => one.toFixed(1));
+    console.log(
+      `  the page’s own thread then: longest tasks ${longest.join(', ')} ms of processor`,
     );
     await report('a step is done', STEPS, () =>
       watched(visitor, () => touchFromWithin(visitor, 'step-done')),
