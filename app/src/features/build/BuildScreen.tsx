@@ -10,7 +10,7 @@ import { WithDock } from '../../ui/WithDock';
 import { Words } from '../../ui/Words';
 import { askBuilder } from '../../workers/builder';
 import { useAnswer } from '../../workers/useAnswer';
-import { useSteady } from '../../workers/useSteady';
+import { usePlanned } from '../../work/planned';
 import { DiagramCard } from './DiagramCard';
 import { MatchingCard } from './MatchingCard';
 import { PapersCard } from './PapersCard';
@@ -35,16 +35,12 @@ export interface BuildScreenProps {
 export const BuildScreen = memo(function BuildScreen(props: BuildScreenProps) {
   const { context, readings, change } = props;
   const wide = useWide();
-  const { job, model, taps, settings } = context;
+  const { job } = context;
   // A step that is done changes nothing of the plan: nothing is worked out anew for it.
-  const question = useSteady(
-    useMemo(
-      () => ({ context: { job: planned(job), model, taps, settings }, readings }),
-      [job, model, taps, settings, readings],
-    ),
-  );
+  const still = usePlanned(context);
+  const question = useMemo(() => ({ context: still, readings }), [still, readings]);
   const { answer: plan, problem, retry } = useAnswer(question, askBuilder);
-  const body = useMemo(() => bodyOf(question.context), [question]);
+  const body = useMemo(() => bodyOf(still), [still]);
   const { noteStep } = change;
   const takeBack = useCallback(
     (stepId: string) => noteStep({ stepId, done: false, reason: null }),
@@ -92,7 +88,7 @@ export const BuildScreen = memo(function BuildScreen(props: BuildScreenProps) {
           The vehicle maker’s service information comes first. Where it differs, follow it.
         </Words>
         <DrawnInSight>
-          <RouteCard still={question.context} onRoute={change.setRoute} />
+          <RouteCard still={still} onRoute={change.setRoute} />
         </DrawnInSight>
         {plan !== undefined && (
           <DrawnInSight>
@@ -104,23 +100,18 @@ export const BuildScreen = memo(function BuildScreen(props: BuildScreenProps) {
         </DrawnInSight>
         {plan !== undefined && (
           <DrawnInSight>
-            <MatchingCard job={question.context.job} list={plan.matching} />
+            <MatchingCard job={still.job} list={plan.matching} />
           </DrawnInSight>
         )}
         {!wide && <DrawnInSight>{list}</DrawnInSight>}
         <DrawnInSight>
           <PapersCard question={question} />
         </DrawnInSight>
-        {job.vehicle.noTrace === true && <RestoreSheet context={question.context} />}
+        {job.vehicle.noTrace === true && <RestoreSheet context={still} />}
       </View>
     </WithDock>
   );
 });
-
-/** A job as far as its plan goes. */
-function planned(job: JobContext['job']): JobContext['job'] {
-  return { ...job, steps: [], proofs: [], closing: [], version: 0, updatedAt: '', phase: 'build' };
-}
 
 /** How the car is brought back as it was, for the lease's end. */
 const RestoreSheet = memo(function RestoreSheet(props: { readonly context: JobContext }) {

@@ -1,17 +1,20 @@
 import type { FeedPlanInput } from '@lucky-thread/contract';
-import { useMemo } from 'react';
 import type { Drafts } from '../../store/draftsSlice';
 import { draftsStored, planDrafted } from '../../store/draftsSlice';
 import { useAppDispatch, useAppSelector } from '../../store/store';
 import { UnitChoice } from '../../sizing/UnitChoice';
 import { ActionButton } from '../../ui/ActionButton';
 import { Screen } from '../../ui/Screen';
+import { NotWorkedOut } from '../../ui/States';
 import { SideBySide } from '../../ui/SideBySide';
+import { usePlanned } from '../../work/planned';
+import { askRoutes } from '../../workers/builder';
+import { useAnswer } from '../../workers/useAnswer';
 import { useJobReadings } from '../../work/jobReadings';
 import { JobProblem } from '../../shell/JobProblem';
 import { MissingTaps } from '../../shell/MissingTaps';
 import type { TappedFeed, JobContext } from '@lucky-thread/work';
-import { isWholeJob, routeOf, tappedFeeds, feedSizeOf } from '@lucky-thread/work';
+import { isWholeJob, tappedFeeds, feedSizeOf } from '@lucky-thread/work';
 import { useJobChange } from '../../work/useJobChange';
 import { FeedSheetCard } from './FeedSheetCard';
 import { planProblems } from './planProblems';
@@ -40,12 +43,11 @@ export function SizeScreen({ context }: { readonly context: JobContext }) {
   const { rows } = useJobReadings(context.job.id);
   const tapped = tappedFeeds(context);
   const drafts = useAppSelector((state) => state.drafts[context.job.id]);
-  const { job, model, settings } = context;
-  const { lengths } = useMemo(() => routeOf({ job, model, settings }), [job, model, settings]);
+  const { answer: routes, problem, retry } = useAnswer(usePlanned(context), askRoutes);
   if (!isWholeJob(context)) return <MissingTaps />;
 
   const sheets = tapped.map((one) => {
-    const byRouteM = lengths.get(one.feed.id)?.cutM;
+    const byRouteM = routes?.route.lengths.get(one.feed.id)?.cutM;
     const plan = draftOf(one, drafts, byRouteM);
     const problems = planProblems(plan, units);
     const clean = Object.keys(problems).length === 0;
@@ -71,7 +73,9 @@ export function SizeScreen({ context }: { readonly context: JobContext }) {
               ? 'Plan the work'
               : refused
                 ? 'One feed does not work out yet'
-                : 'Give every length'
+                : routes === undefined && problem === undefined
+                  ? 'Laying the leads'
+                  : 'Give every length'
           }
           testID="go-build"
           disabled={!ready}
@@ -86,6 +90,7 @@ export function SizeScreen({ context }: { readonly context: JobContext }) {
       }
     >
       <JobProblem jobId={context.job.id} />
+      <NotWorkedOut what="The route" problem={problem} onRetry={retry} />
       <UnitChoice />
       <SideBySide>
         {sheets.map(({ one, plan, byRouteM, problems, size }) => (
