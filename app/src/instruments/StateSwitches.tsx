@@ -6,7 +6,7 @@ import type {
   VehicleState,
 } from '@lucky-thread/core/vehicle';
 import { TOGGLES, describeState } from '@lucky-thread/core/vehicle';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../ui/ActionButton';
 import { Choice } from '../ui/Choice';
@@ -51,7 +51,7 @@ const LOCKS: readonly { readonly value: LockSwitch; readonly label: string }[] =
 const WAIT_MINUTES = 10;
 
 /** The state the car is in now, as the installer set it: key, lamps, door and sleep; the other switches on demand. */
-export function StateSwitches({ state, onChange }: StateSwitchesProps) {
+export const StateSwitches = memo(function StateSwitches({ state, onChange }: StateSwitchesProps) {
   const moved =
     TOGGLES.some((which) => state[which] === true) || (state.lockSwitch ?? 'rest') !== 'rest';
   const [open, setOpen] = useState(false);
@@ -99,7 +99,7 @@ export function StateSwitches({ state, onChange }: StateSwitchesProps) {
       {(open || moved) && <OtherSwitches state={state} onChange={onChange} />}
     </View>
   );
-}
+});
 
 /** Pedal, gear, parking brake, hazard, dimmer, lock switch and waiting. */
 function OtherSwitches({ state, onChange }: StateSwitchesProps) {

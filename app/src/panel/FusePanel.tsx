@@ -30,7 +30,7 @@ const ZOOM_STEP = 1.25;
 const FRAME = 8;
 
 /** A fuse panel drawn from its data; it zooms in steps and keeps the touched slot in sight. */
-export function FusePanel(props: FusePanelProps) {
+export const FusePanel = memo(function FusePanel(props: FusePanelProps) {
   const palette = usePalette();
   const { panel, selectedId } = props;
   const lie = panel.slots[0]?.lie ?? 'tall';
@@ -112,7 +112,7 @@ export function FusePanel(props: FusePanelProps) {
       </View>
     </View>
   );
-}
+});
 
 /** A cell at its place on the panel. */
 const PlacedCell = memo(function PlacedCell({

@@ -23,7 +23,7 @@ export interface WireStripProps {
 }
 
 /** The wires of a loom beside the panel, a relay socket or a bus bar: what one goes by, and the stitch of what is known of each. */
-export function WireStrip(props: WireStripProps) {
+export const WireStrip = memo(function WireStrip(props: WireStripProps) {
   const terminals = props.wires.filter((one) => one.kind === 'relayTerminal');
   return (
     <View style={styles.stack} testID="wire-strip">
@@ -48,7 +48,7 @@ export function WireStrip(props: WireStripProps) {
       </View>
     </View>
   );
-}
+});
 
 /** One wire; drawn anew only when something of it changes. */
 const WireChip = memo(function WireChip(props: {

@@ -61,5 +61,8 @@ export function useFind(context: JobContext): Finding {
     ),
   );
   const { answer, thinking, problem, retry } = useAnswer(session, askPlanner);
-  return { rows, probing, advice: answer, thinking, problem, retry };
+  return useMemo(
+    () => ({ rows, probing, advice: answer, thinking, problem, retry }),
+    [rows, probing, answer, thinking, problem, retry],
+  );
 }

@@ -3,6 +3,7 @@ import type { JobContext } from '@lucky-thread/work';
 import { seenBy } from '@lucky-thread/work';
 import { problemOf } from '../store/problemText';
 import { useMemo } from 'react';
+import { shallowEqual } from 'react-redux';
 import { withCommands } from '../store/commands';
 import { commandsIn } from '../store/outboxSlice';
 import { useAppSelector } from '../store/store';
@@ -21,27 +22,28 @@ export function useJob(jobId: string): {
   const model = useModelQuery(modelId ?? '', { skip: modelId === undefined });
   const shop = useShopQuery();
   const taps = useJobTapsQuery(jobId);
-  const outbox = useAppSelector((state) => state.outbox);
+  // A reading on its way changes nothing of the job: only its own commands count.
+  const commands = useAppSelector((state) => commandsIn(state.outbox, jobId), shallowEqual);
   // What the server does not have yet is done on the screen all the same.
   const shown = useMemo(
-    () => (job.data === undefined ? undefined : withCommands(job.data, commandsIn(outbox, jobId))),
-    [job.data, outbox, jobId],
+    () => (job.data === undefined ? undefined : withCommands(job.data, commands)),
+    [job.data, commands],
   );
   const entered = model.data;
   const seen = useMemo(
     () => (shown === undefined || entered === undefined ? entered : seenBy(entered, shown)),
     [shown, entered],
   );
-  const context =
-    shown !== undefined && seen !== undefined && taps.data !== undefined
-      ? {
-          job: shown,
-          model: seen,
-          taps: taps.data,
-          // Without the shop's own settings the usual ones do: a job never waits for them.
-          settings: shop.data?.settings ?? DEFAULT_SETTINGS,
-        }
-      : undefined;
+  const logged = taps.data;
+  // Without the shop's own settings the usual ones do: a job never waits for them.
+  const settings = shop.data?.settings ?? DEFAULT_SETTINGS;
+  const context = useMemo(
+    () =>
+      shown !== undefined && seen !== undefined && logged !== undefined
+        ? { job: shown, model: seen, taps: logged, settings }
+        : undefined,
+    [shown, seen, logged, settings],
+  );
   return {
     context,
     failed: context === undefined && (job.isError || model.isError || taps.isError),

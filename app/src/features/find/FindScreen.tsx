@@ -1,8 +1,8 @@
 import { toCoreReading } from '@lucky-thread/contract';
 import type { FindAdvice, Verdict } from '@lucky-thread/core/identify';
-import type { SlotSource } from '@lucky-thread/core/vehicle';
+import type { SlotSource, StateChange } from '@lucky-thread/core/vehicle';
 import { isConductor, isLeadPoint, nameOf } from '@lucky-thread/core/vehicle';
-import { useCallback, useMemo, useState } from 'react';
+import { memo, useCallback, useMemo, useState } from 'react';
 import type { ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { carChanged, slotTouched } from '../../store/probeSlice';
@@ -48,19 +48,16 @@ export function FindScreen({ context, onFilled }: FindScreenProps) {
   const palette = usePalette();
   const defer = useDefer(context.job);
   const [inHand, setInHand] = useState(panelsOf(context.model).length === 0);
+  const takeInHand = useCallback(() => setInHand(true), []);
+  const { probing, advice, rows } = finding;
   const parts = {
-    tools: (
-      <FindTools
-        context={context}
-        finding={finding}
-        onLimit={(places, left) => defer(places, left)}
-      />
-    ),
+    tools: <FindTools context={context} probing={probing} onLimit={defer} />,
     map: (
       <PanelMap
         context={context}
-        finding={finding}
-        onInHand={inHand ? undefined : () => setInHand(true)}
+        probing={probing}
+        advice={advice}
+        onInHand={inHand ? undefined : takeInHand}
       />
     ),
     dock: inHand ? (
@@ -70,11 +67,11 @@ export function FindScreen({ context, onFilled }: FindScreenProps) {
         context={context}
         finding={finding}
         onFilled={onFilled}
-        onInHand={context.model.simulated ? undefined : () => setInHand(true)}
+        onInHand={context.model.simulated ? undefined : takeInHand}
       />
     ),
     verdict: <SelectedVerdict context={context} finding={finding} />,
-    history: <History context={context} finding={finding} />,
+    history: <History context={context} rows={rows} />,
   };
   if (!wide)
     return (
@@ -130,37 +127,44 @@ interface PartProps {
   readonly finding: Finding;
 }
 
+const NONE: readonly string[] = [];
+
 /** What a verdict is about. */
 function sourceOf(verdict: Verdict): string {
   return verdict.sourceId;
 }
 
-function PanelMap({
+/** The panel and the open wires; drawn anew for where the thumb is and what is advised, not for a reading that is being saved. */
+const PanelMap = memo(function PanelMap({
   context,
-  finding,
+  probing,
+  advice,
   onInHand,
-}: PartProps & { readonly onInHand: (() => void) | undefined }) {
+}: Pick<PartProps, 'context'> &
+  Pick<Finding, 'probing' | 'advice'> & { readonly onInHand: (() => void) | undefined }) {
   const dispatch = useAppDispatch();
   const { job, model, taps } = context;
   const change = useJobChange(job);
-  const { probing, advice } = finding;
   const jobId = job.id;
   const [panelId, setPanelId] = useState<string>();
   const panels = useMemo(() => panelsOf(model), [model]);
   const looms = useMemo(() => loomsOf({ job, model, taps }), [job, model, taps]);
   const panel = panels.find((one) => one.id === panelId) ?? panels[0];
   const verdicts = useSteadyList(advice?.verdicts, sourceOf);
-  const wanted = new Set(advice?.next.kind === 'visit' ? advice.next.visit.sourceIds : []);
+  const wantedIds = advice?.next.kind === 'visit' ? advice.next.visit.sourceIds : NONE;
+  const wanted = useMemo(() => new Set(wantedIds), [wantedIds]);
+  const loggedIds = useMemo(() => new Set(taps.map((tap) => tap.sourceId)), [taps]);
+  const turn = useCallback(
+    (changed: StateChange) => void dispatch(carChanged({ jobId, change: changed })),
+    [dispatch, jobId],
+  );
   const touch = useCallback(
     (sourceId: string) => void dispatch(slotTouched({ jobId, sourceId })),
     [dispatch, jobId],
   );
   return (
     <View style={styles.stack}>
-      <StateSwitches
-        state={probing.state}
-        onChange={(change) => dispatch(carChanged({ jobId, change }))}
-      />
+      <StateSwitches state={probing.state} onChange={turn} />
       {panel !== undefined && panels.length > 1 && (
         <Choice
           label="Panel"
@@ -181,7 +185,7 @@ function PanelMap({
           verdicts={verdicts}
           selectedId={probing.sourceId}
           wantedIds={wanted}
-          loggedIds={new Set(taps.map((tap) => tap.sourceId))}
+          loggedIds={loggedIds}
           onTouch={touch}
         />
       )}
@@ -210,7 +214,7 @@ function PanelMap({
       ))}
     </View>
   );
-}
+});
 
 /** Whether more of the lid would help: slots came one by one, or nothing that is entered can serve. */
 function isGrowing({ model, job }: JobContext, advice: FindAdvice | undefined): boolean {
@@ -262,7 +266,10 @@ function ReadsOtherwise({ context, slot }: Pick<PartProps, 'context'> & { slot: 
   );
 }
 
-function History({ context, finding }: PartProps) {
+const History = memo(function History({
+  context,
+  rows,
+}: Pick<PartProps, 'context'> & Pick<Finding, 'rows'>) {
   const { job, model, taps } = context;
   const names = useMemo(
     () =>
@@ -274,14 +281,14 @@ function History({ context, finding }: PartProps) {
       <Words kind="heading">Readings</Words>
       <ReadingHistory
         jobId={context.job.id}
-        rows={finding.rows}
+        rows={rows}
         nameOf={(sourceId) =>
           names.get(sourceId) ?? (isLeadPoint(sourceId) ? 'Added lead' : sourceId)
         }
       />
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({
   fill: { flex: 1, minHeight: 0 },

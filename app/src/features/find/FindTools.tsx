@@ -1,7 +1,7 @@
 import type { Until } from '@lucky-thread/core/identify';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { handbookChanged, helpChanged, lampChanged, untilChanged } from '../../store/probeSlice';
 import { useAppDispatch } from '../../store/store';
@@ -19,14 +19,14 @@ import type { Finding } from '../../work/useFind';
 /** Props of {@link FindTools}. */
 export interface FindToolsProps {
   readonly context: JobContext;
-  readonly finding: Finding;
+  readonly probing: Finding['probing'];
   readonly onLimit: (places: readonly StitchPlace[], left: boolean) => void;
 }
 
 type Tool = 'instruments' | 'legend' | 'plan';
 
 /** What comes before and beside probing: instruments, the legend's lie, what can't be done now, and the cut wires. */
-export function FindTools(props: FindToolsProps) {
+export const FindTools = memo(function FindTools(props: FindToolsProps) {
   const router = useRouter();
   const [open, setOpen] = useState<Tool>();
   const toggle = (tool: Tool): void => setOpen(open === tool ? undefined : tool);
@@ -54,7 +54,7 @@ export function FindTools(props: FindToolsProps) {
       {open === 'plan' && <PlanLimits {...props} />}
     </View>
   );
-}
+});
 
 const TOOLS: readonly { readonly tool: Tool; readonly label: string }[] = [
   { tool: 'instruments', label: 'Check tester' },
@@ -78,9 +78,9 @@ const LIMITS: readonly {
 ];
 
 /** How far the plan goes, and what it must do without. */
-function PlanLimits({ context, finding, onLimit }: FindToolsProps) {
+function PlanLimits({ context, probing, onLimit }: FindToolsProps) {
   const dispatch = useAppDispatch();
-  const { cannot, until, lamp, handbook, alone } = finding.probing;
+  const { cannot, until, lamp, handbook, alone } = probing;
   const jobId = context.job.id;
   return (
     <Card testID="plan-limits">

@@ -6,7 +6,6 @@ import { makeStore } from '../../store/store';
 import { renderInApp } from '../../testing/render';
 import type { JobContext } from '@lucky-thread/work';
 import { FindTools } from './FindTools';
-import type { Finding } from '../../work/useFind';
 
 const went: string[] = [];
 jest.mock('expo-router', () => ({
@@ -21,11 +20,10 @@ function open(cannot: readonly StitchPlace[] = []) {
   store.dispatch(probingOpened({ jobId: JOB, state: PARKED, deferred: cannot }));
   const limits: unknown[] = [];
   const context = { job: { id: JOB }, model: { panels: [] } } as unknown as JobContext;
-  const finding = { probing: { ...FRESH, state: PARKED, cannot } } as unknown as Finding;
   renderInApp(
     <FindTools
       context={context}
-      finding={finding}
+      probing={{ ...FRESH, state: PARKED, cannot }}
       onLimit={(places, left) => limits.push([places, left])}
     />,
     store,
