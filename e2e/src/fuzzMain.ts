@@ -10,7 +10,7 @@ async function main(): Promise<void> {
     process.argv.slice(2);
   const report = await runFuzz(
     { base, databaseUrl, serverPid: Number(pid) },
-    { requests: Number(requests), seed: Number(seed) },
+    { requests: Number(requests), seed: Number(seed), memory: true },
   );
   const [before, after] = report.memoryMb;
   const statuses = [...report.statuses].sort(([left], [right]) => left - right);
