@@ -6,11 +6,13 @@ import type {
   StepOrder,
   StepsGiven,
 } from '@lucky-thread/core/build';
+import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import { cutList, jobSteps, orderSteps, partsList, toolList } from '@lucky-thread/core/build';
 import { readLead } from '@lucky-thread/core/choose';
 import type { Reading } from '@lucky-thread/core/identify';
 import type { FeedSize } from '@lucky-thread/core/size';
 import { sizeFeed } from '@lucky-thread/core/size';
+import isEqual from 'fast-deep-equal';
 import { feedLoadOf, feedSizeOf } from './feedSize';
 import type { JobContext } from './jobContext';
 import type { TappedFeed } from './jobFeeds';
@@ -101,7 +103,7 @@ export function buildPlanOf(context: JobContext, readings: readonly Reading[]): 
         route.ground === undefined || wide === undefined
           ? undefined
           : { cutM: route.ground.cutM, conductor: wide, ring: ring?.joint.replace('ring ', '') },
-      stock: van,
+      stock: isSaid(van) ? van : undefined,
     }),
     tools: toolList({
       ...{ steps: order.steps, opened: route.laid.opened, bundles: route.bundles },
@@ -143,6 +145,11 @@ function partsLead(
 function conductorOf(size: FeedSize | undefined): string | undefined {
   if (size?.ok !== true) return undefined;
   return (size.conductors.awg ?? size.conductors.metric)?.size.name;
+}
+
+/** Whether the shop has said what is in its van: the list that every shop begins with says nothing of this one. */
+function isSaid(van: JobContext['settings']['van']): boolean {
+  return van.only || !isEqual(van, DEFAULT_SETTINGS.van);
 }
 
 /** Wire and fuse of the van that pass as well, where those of the plan are not in it; undefined where none do. */

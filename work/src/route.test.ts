@@ -84,6 +84,16 @@ it('says what passes as well of what is in the van, and the wire by the name it 
   expect(at(['2.5 mm²'])?.instead).toBe('2.5 mm²');
 });
 
+it('says nothing of the van of a shop that has said nothing of it', () => {
+  const partsOf = (van: (typeof DEFAULT_SETTINGS)['van']) =>
+    buildPlanOf({ ...contextOf({}), settings: { ...DEFAULT_SETTINGS, van } }, []).parts;
+  const said = (parts: ReturnType<typeof partsOf>): boolean =>
+    parts.some(({ missing }) => missing !== undefined);
+  expect(said(partsOf({ ...DEFAULT_SETTINGS.van }))).toBe(false);
+  expect(said(partsOf({ ...DEFAULT_SETTINGS.van, only: true }))).toBe(true);
+  expect(said(partsOf({ ...DEFAULT_SETTINGS.van, fusesA: [2] }))).toBe(true);
+});
+
 describe('a way by the tape', () => {
   it('is as long as it was cut, for this lead and for the next car of the model', () => {
     const context = contextOf({ [LEFT]: 12 });
