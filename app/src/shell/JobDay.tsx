@@ -27,20 +27,23 @@ export function JobDay(props: {
     setTyped('');
     props.onDay(chosen);
   };
+  const ask = (
+    <ActionButton
+      kind="quiet"
+      label={day === null ? 'For which day…' : 'Another day…'}
+      testID="day-ask"
+      onPress={() => setOpen(true)}
+    />
+  );
   if (!open)
-    return (
+    return day === null ? (
+      ask
+    ) : (
       <View style={styles.row}>
-        {day !== null && (
-          <Words kind="label" style={styles.grow} testID="job-day">
-            {`For ${dayWords(day, today)}`}
-          </Words>
-        )}
-        <ActionButton
-          kind="quiet"
-          label={day === null ? 'For which day…' : 'Another day…'}
-          testID="day-ask"
-          onPress={() => setOpen(true)}
-        />
+        <Words kind="label" style={styles.grow} testID="job-day">
+          {`For ${dayWords(day, today)}`}
+        </Words>
+        {ask}
       </View>
     );
   return (
