@@ -149,7 +149,7 @@ function conductorOf(size: FeedSize | undefined): string | undefined {
 
 /** Whether the shop has said what is in its van: the list that every shop begins with says nothing of this one. */
 function isSaid(van: JobContext['settings']['van']): boolean {
-  return van.only || !isEqual(van, DEFAULT_SETTINGS.van);
+  return !isEqual(van, DEFAULT_SETTINGS.van);
 }
 
 /** Wire and fuse of the van that pass as well, where those of the plan are not in it; undefined where none do. */
