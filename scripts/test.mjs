@@ -5,7 +5,7 @@ import { Stop, main, say } from './lib/console.mjs';
 import { jest } from './lib/jest.mjs';
 import { ensureNpmPackages } from './lib/packages.mjs';
 import { SERVER_FILE, ensureServerBuild } from './lib/serverBuild.mjs';
-import { throwAwayCluster } from './lib/throwAway.mjs';
+import { filledCluster } from './lib/throwAway.mjs';
 import { WEB_FOLDER, ensureWebBuild } from './lib/webBuild.mjs';
 import { ensureXmlTools } from './lib/xmlTools.mjs';
 
@@ -23,8 +23,10 @@ main(async () => {
   };
   const database = async () => {
     if (!cluster) say('Starting a throw-away database');
-    cluster ??= await throwAwayCluster();
-    return { ...process.env, TEST_DATABASE_URL: cluster.url, WEB_FOLDER, SERVER_FILE };
+    cluster ??= await filledCluster();
+    const { url, template } = cluster;
+    const tests = { TEST_DATABASE_URL: url, TEST_DATABASE_TEMPLATE: template };
+    return { ...process.env, ...tests, WEB_FOLDER, SERVER_FILE };
   };
   const run = {
     checks: async () => Promise.all([checkLint(), checkTypes(), checkFormat(), checkStructure()]),

@@ -22,6 +22,34 @@ export async function throwAwayCluster() {
   };
 }
 
+/** Name of the database that tests copy theirs from. */
+const FILLED = 'filled';
+
+/**
+ * A throw-away cluster with a database that the server has set up and filled with the demo once: a test's own is a copy of it,
+ * in a tenth of the time.
+ */
+export async function filledCluster() {
+  const cluster = await throwAwayCluster();
+  try {
+    // Only now: the packages may have been installed by this very command.
+    const { default: pg } = await import('pg');
+    const client = new pg.Client({ connectionString: cluster.url });
+    await client.connect();
+    await client.query(`create database ${FILLED}`);
+    await client.end();
+    const url = new URL(cluster.url);
+    url.pathname = `/${FILLED}`;
+    const env = { DATABASE_URL: url.href, PORT: String(await freePort()), DEMO: '1' };
+    const server = await startServer({ env });
+    await server.stop();
+    return { ...cluster, template: FILLED };
+  } catch (error) {
+    await cluster.stop();
+    throw error;
+  }
+}
+
 /** Runs `work` against the whole demo on a throw-away database. */
 export async function withThrowAwayDemo(work) {
   await ensureWebBuild();

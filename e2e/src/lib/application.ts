@@ -81,7 +81,11 @@ function end(child: ChildProcess, signal: NodeJS.Signals): Promise<void> {
 async function makeDatabase(cluster: string, name: string): Promise<void> {
   const client = new pg.Client({ connectionString: cluster });
   await client.connect();
-  await client.query(`create database ${name}`);
+  // Copied from one that is set up and filled already, where the test command has made one.
+  const template = process.env.TEST_DATABASE_TEMPLATE;
+  await client.query(
+    `create database ${name}${template === undefined ? '' : ` template ${template}`}`,
+  );
   await client.end();
 }
 

@@ -129,6 +129,9 @@ describe('an import', () => {
   const head =
     'id,slot,function,supply_contact,year_from,year_to,trim,market,grade,fuse_a,wire_awg,note,logged_by,logged_at';
 
+  /** How long the import of the good rows took, ms. */
+  let goodMs = 0;
+
   it('of 50 000 rows goes through, and others are served meanwhile', async () => {
     const model = await visitor.model('Drover');
     const slot = slotsOf(model).find((one) => screenSlot(one).class !== 'block')?.id ?? '';
@@ -136,6 +139,7 @@ describe('an import', () => {
       { length: 50_000 },
       () => `${uuidv7()},${slot},accessory,a,2020,2020,,,probed,2,18,"a note, quoted",,`,
     );
+    const began = performance.now();
     const sent = visitor.send<{ added: number }>(
       'POST',
       `/models/${model.id}/taps.csv`,
@@ -145,6 +149,7 @@ describe('an import', () => {
     const lead = await server.visitor('lead');
     for (let request = 0; request < 30; request += 1) await inTime(lead.get('/session'));
     const answer = await sent;
+    goodMs = performance.now() - began;
     expect(answer.body).toEqual({ added: 50_000, changed: 0, unchanged: 0 });
   });
 
@@ -155,8 +160,10 @@ describe('an import', () => {
     const answer = await visitor.send('POST', `/models/${model.id}/taps.csv`, bad, {
       type: 'text/csv',
     });
+    const badMs = performance.now() - sent;
     expect(answer.status).toBe(422);
-    expect(performance.now() - sent).toBeLessThan(LIMIT_MS);
+    // Against the good ones of this run, not against a clock: the machine may be busy.
+    expect(badMs).toBeLessThan(goodMs / 10);
     expect(answer.text.length).toBeLessThan(20_000);
   });
 });

@@ -52,10 +52,16 @@ export function clusterUrl(): string {
   return url;
 }
 
+/** From which database one is copied that is set up and filled already; an empty one is made where nobody names any. */
+function copied(): string {
+  const template = process.env.TEST_DATABASE_TEMPLATE;
+  return template === undefined ? '' : ` template ${template}`;
+}
+
 /** Starts a server with the demo data on a fresh database. */
 export async function startTestServer(): Promise<TestServer> {
   const name = `test_${randomUUID().replaceAll('-', '')}`;
-  await administer(`create database ${name}`);
+  await administer(`create database ${name}${copied()}`);
   const url = new URL(clusterUrl());
   url.pathname = `/${name}`;
   let running = await serve(url.href);
