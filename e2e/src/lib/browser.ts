@@ -76,6 +76,16 @@ export class Visitor {
     await this.driver.get(`${this.base}${to}`);
   }
 
+  /** Goes to a path as a link within the application does; where it is not open yet, it is loaded. */
+  async jump(to: string): Promise<void> {
+    const here = await this.driver.getCurrentUrl();
+    if (!here.startsWith(`${this.base}/`)) return this.go(to);
+    await this.driver.executeScript(
+      'history.pushState({}, "", arguments[0]); dispatchEvent(new PopStateEvent("popstate", { state: {} }))',
+      to,
+    );
+  }
+
   /** The element of a test id, once it is there and in sight. */
   see(id: string): Promise<WebElement> {
     return this.settle(`${id} is not to be seen`, async () => {

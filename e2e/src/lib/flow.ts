@@ -30,7 +30,7 @@ export async function signIn(
 
 /** Starts a job and waits for its panel; returns its id. */
 export async function startJob(visitor: Visitor, model: string, device: string): Promise<string> {
-  await visitor.go('/jobs/new');
+  await visitor.jump('/jobs/new');
   await visitor.touch(`pick-${model}`);
   await visitor.touch(`device-${device}`);
   await visitor.touch('start-job');

@@ -30,8 +30,8 @@ export function PickListScreen() {
   const all = jobs.data.pages.flatMap((page) => page.jobs);
   const days = [...new Set(all.flatMap(({ day }) => day ?? []))].sort();
   const day = picked ?? dayAt(today);
-  // Without any job for today it begins with all.
-  const shownDay = picked === undefined && !days.includes(day) ? ANY_DAY : day;
+  // Without any job for that day, or any more, it has all.
+  const shownDay = days.includes(day) ? day : ANY_DAY;
   const open = all
     .filter((job) => shownDay === ANY_DAY || job.day === shownDay)
     .slice(0, MOST_PICKED);

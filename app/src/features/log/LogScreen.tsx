@@ -21,6 +21,7 @@ import { MissingTaps } from '../../shell/MissingTaps';
 import type { TappedFeed, JobContext } from '@lucky-thread/work';
 import {
   feedProofsOf,
+  handOverLeft,
   missingProofs,
   isWholeJob,
   tappedFeeds,
@@ -117,7 +118,8 @@ function LogCard(props: {
   const missing = finding.advice !== undefined && !found.ok ? found.problem.message : undefined;
   const proofs = feedProofsOf({ context, readings, verdicts: finding.advice?.verdicts ?? [] });
   const own = proofs.find((one) => one.tapped.feed.id === feed.id);
-  const proven = own !== undefined && missingProofs(own).length === 0;
+  const [untried] = handOverLeft(context.job);
+  const proven = own !== undefined && missingProofs(own).length === 0 && untried === undefined;
   const waiting =
     unsent || finding.rows.some((row) => row.saved === 'unsaved' || row.saved === 'sending');
   const write = async (): Promise<TapPointView | undefined> => {
@@ -139,7 +141,13 @@ function LogCard(props: {
         </View>
         {verdict !== undefined && <Stitch stitch={verdict.stitch} named step={24} />}
       </View>
-      {!proven && <Caution>Not all closing proofs have been shown: go back to Prove.</Caution>}
+      {!proven && (
+        <Caution testID={`unproven-${feed.id}`}>
+          {untried === undefined
+            ? 'Not all closing proofs have been shown: go back to Prove.'
+            : `Not tried yet before the hand-over: ${untried.test.what} Go back to Prove.`}
+        </Caution>
+      )}
       {missing !== undefined && <Caution testID={`missing-${feed.id}`}>{missing}</Caution>}
       {waiting && (
         <Words kind="small">Some of it is not saved yet; it is part of the evidence.</Words>
