@@ -119,7 +119,8 @@ function LogCard(props: {
   const proofs = feedProofsOf({ context, readings, verdicts: finding.advice?.verdicts ?? [] });
   const own = proofs.find((one) => one.tapped.feed.id === feed.id);
   const [untried] = handOverLeft(context.job);
-  const proven = own !== undefined && missingProofs(own).length === 0 && untried === undefined;
+  const read = own !== undefined && missingProofs(own).length === 0;
+  const proven = read && untried === undefined;
   const waiting =
     unsent || finding.rows.some((row) => row.saved === 'unsaved' || row.saved === 'sending');
   const write = async (): Promise<TapPointView | undefined> => {
@@ -143,7 +144,7 @@ function LogCard(props: {
       </View>
       {!proven && (
         <Caution testID={`unproven-${feed.id}`}>
-          {untried === undefined
+          {!read || untried === undefined
             ? 'Not all closing proofs have been shown: go back to Prove.'
             : `Not tried yet before the hand-over: ${untried.test.what} Go back to Prove.`}
         </Caution>

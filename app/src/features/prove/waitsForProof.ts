@@ -5,7 +5,10 @@ const LONGEST_REASON = 80;
 
 /** What a job says while it waits for a proof that can't be taken now. */
 export function waitsForProof(what: string): string {
-  return `${PROOF_WAITS}${what}`.slice(0, LONGEST_REASON);
+  const whole = `${PROOF_WAITS}${what}`;
+  if (whole.length <= LONGEST_REASON) return whole;
+  // Cut between two words, not within one.
+  return `${whole.slice(0, LONGEST_REASON - 1).replace(/[\s,;:.]+\S*$/, '')}…`;
 }
 
 /** Whether what a job waits for is a proof. */
