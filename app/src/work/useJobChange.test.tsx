@@ -56,6 +56,17 @@ it('stays the same while the job changes, and changes the job as it is then', ()
   expect(bodies).toEqual([{ waitsFor: 'a part', reopened: 'it rattles', day: '2026-11-30' }]);
 });
 
+it('adds a wish for the route to those made meanwhile, not to those that were drawn', () => {
+  const { store, now, turn } = open();
+  const drawn = now();
+  act(() => turn({ ...JOB, route: { mount: 'screenTop' } }));
+  act(() => drawn.setRoute({ aim: 'short' }));
+  const [item] = store.getState().outbox;
+  expect(item?.kind === 'job' ? item.command.body : undefined).toEqual({
+    route: { mount: 'screenTop', aim: 'short' },
+  });
+});
+
 it('says of the day nothing where it is not asked for', () => {
   const { store, now } = open();
   act(() => now().setStanding({ waitsFor: null }));

@@ -26,8 +26,8 @@ export interface JobChange {
   readonly seeSlot: (body: Extract<JobChangeBody, { kind: 'slot' }>['body']) => void;
   /** Says what holds the job up, why it was opened again, for which day it is; what is left out stays. */
   readonly setStanding: (changed: Partial<Pick<JobView, 'waitsFor' | 'reopened' | 'day'>>) => void;
-  /** Says where the device sits and what its route is to be good at. */
-  readonly setRoute: (route: RouteInput | null) => void;
+  /** Says where the device sits, or what its route is to be good at; what is left out stays as it is by then. */
+  readonly setRoute: (wish: Partial<RouteInput>) => void;
   /** A step of the work is done, passed over for a reason, or taken back. */
   readonly noteStep: (body: Extract<JobChangeBody, { kind: 'step' }>['body']) => void;
   /** Something is found or tried before the hand-over, or taken back. */
@@ -82,7 +82,8 @@ export function useJobChange(job: JobView): JobChange {
       setWires: (wires) => make([{ kind: 'wires', body: { wires } }]),
       layOpen: (wires) => dispatch(layOpen(now(), wires)),
       seeSlot: (body) => make([{ kind: 'slot', body }]),
-      setRoute: (route) => make([{ kind: 'route', body: { route } }]),
+      setRoute: (wish) =>
+        make([{ kind: 'route', body: { route: { ...(now().route ?? {}), ...wish } } }]),
       noteStep: (body) => make([{ kind: 'step', body }]),
       noteClosing: (body) => make([{ kind: 'closing', body }]),
       setStanding: (changed) => {

@@ -31,14 +31,12 @@ export const RouteCard = memo(function RouteCard(props: {
 }) {
   const { still } = props;
   const units = useUnits();
-  const { job, model } = still;
+  const { model } = still;
   const body = useMemo(() => bodyOf(still), [still]);
   const { answer, problem, retry } = useAnswer(still, askRoutes);
   const [more, setMore] = useState(false);
   const [putBody, { error }] = usePutBodyMutation();
   const save = (body: BodyInput): void => void putBody({ id: model.id, body });
-  const wish = (changed: Partial<NonNullable<typeof job.route>>): void =>
-    props.onRoute({ ...(job.route ?? {}), ...changed });
   if (answer === undefined)
     return (
       <Card testID="route">
@@ -63,7 +61,7 @@ export const RouteCard = memo(function RouteCard(props: {
       <Words kind="label" testID="route-sum">
         {sumOf(route, units)}
       </Words>
-      <Aims route={route} others={others} onAim={(aim) => wish({ aim })} />
+      <Aims route={route} others={others} onAim={(aim) => props.onRoute({ aim })} />
       <Passages
         route={route}
         onFound={route.assumed ? undefined : (found) => save(withPassage(still, route, found))}
@@ -78,7 +76,7 @@ export const RouteCard = memo(function RouteCard(props: {
       />
       {more && (
         <View style={styles.stack}>
-          <MountChoice route={route} onMount={(spotId) => wish({ mount: spotId })} />
+          <MountChoice route={route} onMount={(spotId) => props.onRoute({ mount: spotId })} />
           <BodyChoice body={model.body} style={body.knowledge.style} onBody={save} />
         </View>
       )}

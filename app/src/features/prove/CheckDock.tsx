@@ -27,6 +27,7 @@ export interface CheckDockProps {
 
 /** What can be put off: it costs waiting or risk, and then the job says what it waits for. */
 const PUT_OFF: readonly StitchPlace[] = ['asleep', 'crank', 'engine', 'lamps'];
+
 /** The check in hand: the state to bring the car to, where the probe goes, and the pad for it. */
 export function CheckDock({ context, proving, current }: CheckDockProps) {
   const dispatch = useAppDispatch();
