@@ -147,6 +147,8 @@ it('says where to look when a lead shows too little, and counts nothing until it
   await visitor.type('drain-after', '0.036');
   await visitor.textIs('drain-verdict', /6 mA added/);
   await visitor.touch('drain-note');
+  // Said only when it is done; a page that is left before that has noted nothing.
+  await visitor.textIs('drain-note', /Noted on the job/);
   await visitor.go(`/jobs/${jobId}/prove`);
   await visitor.textIs('drain-note', /Noted on the job/);
   await visitor.touch('go-log');

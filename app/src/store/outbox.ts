@@ -1,18 +1,13 @@
-import type {
-  HarnessWireInput,
-  JobView,
-  ReadingRequest,
-  ReadingView,
-} from '@lucky-thread/contract';
-import { seenId } from '@lucky-thread/work';
+import type { HarnessWireInput, JobView, ReadingRequest } from '@lucky-thread/contract';
+import { seenId } from '@lucky-thread/work/stored';
 import { v7 as uuidv7 } from 'uuid';
 import { api } from './api';
+import { showJob, showReading } from './arrivals';
 import type { JobChangeBody } from './commands';
 import { commandsFor, sentBy, staleWords, withCommands } from './commands';
 import { userIdIn } from './currentUser';
 import type { OutboxItem } from './outboxSlice';
 import { commandsIn, isOwn, itemGone, itemKept, itemMarked, outboxLoaded } from './outboxSlice';
-import { newerJob } from './newerJob';
 import { outboxStorage } from './outboxStorage';
 import { problemOf, problemText } from './problemText';
 import type { AppDispatch, AppThunk, RootState } from './store';
@@ -290,39 +285,4 @@ function outcomeOf(item: OutboxItem, error: unknown): Outcome {
   // What the server never had needs no taking back.
   if (item.kind === 'withdrawal' && status === 404) return { kind: 'stored' };
   return { kind: status >= 500 ? 'failed' : 'refused', problem: problemText(error) };
-}
-
-/** Puts the job as the server has it into the cache, lists of jobs too when they are shown next, and tells the other tabs. */
-function showJob(dispatch: AppDispatch, job: JobView): void {
-  dispatch(api.util.updateQueryData('job', job.id, (shown) => newerJob(shown, job)));
-  channel()?.postMessage({ jobId: job.id });
-}
-
-/** Puts the stored reading into the cached list and tells the other tabs. */
-function showReading(dispatch: AppDispatch, jobId: string, view: ReadingView): void {
-  dispatch(
-    api.util.updateQueryData('readings', jobId, (list) => {
-      const at = list.findIndex((one) => one.id === view.id);
-      if (at < 0) list.push(view);
-      else list[at] = view;
-    }),
-  );
-  channel()?.postMessage({ jobId });
-}
-
-let shared: BroadcastChannel | undefined;
-
-function channel(): BroadcastChannel | undefined {
-  if (typeof BroadcastChannel === 'undefined') return undefined;
-  return (shared ??= new BroadcastChannel('lucky-thread'));
-}
-
-/** Follows what other tabs store; returns the release. */
-export function followOtherTabs(dispatch: AppDispatch): () => void {
-  const listen = (event: MessageEvent<{ jobId: string }>): void => {
-    dispatch(api.util.invalidateTags([{ type: 'Readings', id: event.data.jobId }, 'Taps', 'Jobs']));
-  };
-  const open = channel();
-  open?.addEventListener('message', listen);
-  return () => open?.removeEventListener('message', listen);
 }

@@ -1,7 +1,12 @@
 import { createStore, del, set, values } from 'idb-keyval';
 import type { OutboxItem } from './outboxSlice';
 
-const store = () => createStore('lucky-thread', 'outbox');
+let opened: ReturnType<typeof createStore> | undefined;
+
+/** Opened once: a page that is closed right after a touch has had the time to write, not only to open. */
+function store(): ReturnType<typeof createStore> {
+  return (opened ??= createStore('lucky-thread', 'outbox'));
+}
 
 /** Unconfirmed items on this device. One record each, so that two tabs never overwrite each other. */
 export const outboxStorage = {

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { userIdIn } from './currentUser';
-import { flushOutbox, followOtherTabs, openOutbox } from './outbox';
+import { followOtherTabs } from './arrivals';
+import { flushOutbox, openOutbox } from './outbox';
 import { loadPrefs, savePrefs } from './prefsSlice';
 import type { AppStore } from './store';
 import { makeStore, useAppDispatch, useAppSelector } from './store';

@@ -1,4 +1,4 @@
-import { seenId } from '@lucky-thread/work';
+import { seenId } from '@lucky-thread/work/stored';
 import type { Bodies, CommandKind } from './jobCommand';
 
 /** The slot in hand is noted: one that was not entered, or one that differs from what was. */

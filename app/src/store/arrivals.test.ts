@@ -1,0 +1,70 @@
+import type { JobView, ReadingView } from '@lucky-thread/contract';
+import { api } from './api';
+import { showJob, showReading } from './arrivals';
+import { makeStore } from './store';
+
+/** Requests that are on their way, and how each is answered when it is. */
+let waiting: ((body: unknown) => void)[] = [];
+
+beforeEach(() => {
+  jest.useFakeTimers({ doNotFake: ['setImmediate', 'queueMicrotask'] });
+  waiting = [];
+  globalThis.Request = class {
+    clone(): this {
+      return this;
+    }
+  } as unknown as typeof Request;
+  globalThis.fetch = () =>
+    new Promise((resolve) => {
+      waiting.push((body) =>
+        resolve(
+          new Response(JSON.stringify(body), { headers: { 'content-type': 'application/json' } }),
+        ),
+      );
+    });
+});
+
+afterEach(() => jest.useRealTimers());
+
+async function settled(): Promise<void> {
+  for (let turn = 0; turn < 30; turn += 1)
+    await new Promise<void>((resolve) => {
+      setImmediate(() => resolve());
+    });
+}
+
+const job = (version: number): JobView => ({ id: 'job', version }) as unknown as JobView;
+const reading = (id: string, withdrawnAt: string | null = null): ReadingView =>
+  ({ id, withdrawnAt }) as unknown as ReadingView;
+
+it('shows the job as stored where the first answer about it was written before that', async () => {
+  const store = makeStore();
+  const asked = store.dispatch(api.endpoints.job.initiate('job'));
+  await settled();
+  showJob(store.dispatch, job(4));
+  waiting[0]?.(job(3));
+  await settled();
+  expect(api.endpoints.job.select('job')(store.getState()).data).toEqual(job(4));
+  asked.unsubscribe();
+});
+
+it('shows readings as stored where the list that arrives after them was written before', async () => {
+  const store = makeStore();
+  const asked = store.dispatch(api.endpoints.readings.initiate('job'));
+  await settled();
+  waiting[0]?.([reading('a')]);
+  await settled();
+  const again = store.dispatch(api.endpoints.readings.initiate('job', { forceRefetch: true }));
+  await settled();
+  showReading(store.dispatch, 'job', reading('a', 'now'));
+  showReading(store.dispatch, 'job', reading('b'));
+  // At once, without waiting for what is on its way …
+  const shown = () => api.endpoints.readings.select('job')(store.getState()).data;
+  expect(shown()).toEqual([reading('a', 'now'), reading('b')]);
+  waiting[1]?.([reading('a')]);
+  await settled();
+  // … and not taken back by it.
+  expect(shown()).toEqual([reading('a', 'now'), reading('b')]);
+  asked.unsubscribe();
+  again.unsubscribe();
+});
