@@ -45,6 +45,7 @@ const APP_LAYERS = [
   ['work', 'sizing'],
   ['panel', 'instruments', 'shell'],
   ['features'],
+  ['rooms'],
 ];
 
 function layer(folders, index) {

@@ -1,4 +1,4 @@
-import { BODY_STYLES, ROUTE_AIMS } from '@lucky-thread/core/build';
+import { BODY_STYLES, ROUTE_AIMS } from '@lucky-thread/core/build/terms';
 import type { BodyStyle, RouteAim } from '@lucky-thread/core/build';
 import { IsBoolean, IsIn, IsString, Length } from 'class-validator';
 import { InRange, NestedList, Optional, UniqueBy } from './rules/fields';

@@ -1,4 +1,4 @@
-import { LEAD_FAMILIES } from '@lucky-thread/core/choose';
+import { LEAD_FAMILIES } from '@lucky-thread/core/choose/terms';
 import type { LeadFamily } from '@lucky-thread/core/choose';
 import { NEED_ROLES } from '@lucky-thread/core/identify/needs';
 import type { Need, NeedRole } from '@lucky-thread/core/identify';

@@ -1,4 +1,4 @@
-import { INSULATIONS_C } from '@lucky-thread/core/size';
+import { INSULATIONS_C } from '@lucky-thread/core/size/terms';
 import type { InsulationC } from '@lucky-thread/core/size';
 import { IsBoolean, IsIn, IsInt, IsString, Length } from 'class-validator';
 import { InRange, Nested, Optional } from './rules/fields';

@@ -1,5 +1,5 @@
 import type { ProofKind } from '@lucky-thread/core/prove';
-import { PROOF_KINDS } from '@lucky-thread/core/prove';
+import { PROOF_KINDS } from '@lucky-thread/core/prove/terms';
 import { ArrayMaxSize, ArrayUnique, IsIn, IsString, IsUUID, Length } from 'class-validator';
 import { Instant } from './rules/fields';
 

@@ -1,6 +1,6 @@
-import { DEFAULT_SCHOOLS } from '@lucky-thread/core/choose';
+import { DEFAULT_SCHOOLS } from '@lucky-thread/core/choose/terms';
 import type { Schools } from '@lucky-thread/core/choose';
-import { CONDUCTOR_SIZES, INSULATIONS_C } from '@lucky-thread/core/size';
+import { CONDUCTOR_SIZES, INSULATIONS_C } from '@lucky-thread/core/size/terms';
 import type { InsulationC } from '@lucky-thread/core/size';
 import { ArrayMaxSize, ArrayUnique, IsBoolean, IsDefined, IsIn } from 'class-validator';
 import { InRange, Nested, Version } from './rules/fields';

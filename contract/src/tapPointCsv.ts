@@ -1,4 +1,4 @@
-import { EVIDENCE_GRADES } from '@lucky-thread/core/evidence';
+import { EVIDENCE_GRADES } from '@lucky-thread/core/evidence/terms';
 import type { EvidenceGrade } from '@lucky-thread/core/evidence';
 import { CIRCUIT_FUNCTIONS } from '@lucky-thread/core/vehicle';
 import type { CircuitFunction } from '@lucky-thread/core/vehicle';

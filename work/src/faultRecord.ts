@@ -3,11 +3,12 @@ import type { FaultCheckId, LeadRecord } from '@lucky-thread/core/prove/symptoms
 import { placeOf } from '@lucky-thread/core/vehicle';
 import { drainOf } from './drain';
 import type { JobContext } from './jobContext';
-import { isAtSlot, titleOf } from './jobFeeds';
+import { isAtSlot } from './jobFeeds';
 import { matchingListOf } from './matchingList';
 import type { ProvingOf } from './proving';
 import { feedProofsOf } from './proving';
 import { routeOf } from './route';
+import { titleOf } from './titleOf';
 
 /** A job’s added lead as its record knows it, for finding out why it does not work. */
 export interface FaultRecord {

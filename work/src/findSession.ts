@@ -6,10 +6,11 @@ import { soughtBy } from '@lucky-thread/core/identify';
 import type { TapClaim } from '@lucky-thread/core/evidence';
 import type { FindSession, ProbeSource, Reading } from '@lucky-thread/core/identify';
 import { isConductor, isJoinable } from '@lucky-thread/core/vehicle';
-import { heavyFeeds, inrushOf, loadKindOf, titleOf } from './jobFeeds';
+import { heavyFeeds, inrushOf, loadKindOf } from './jobFeeds';
 import type { PlacedSource } from './sources';
 import { jobSourcesOf, slotsOf } from './sources';
 import type { Placed } from './sources';
+import { titleOf } from './titleOf';
 
 /** What a session is made of: a job, its model, and what other jobs logged on the model. */
 export interface SessionOf {

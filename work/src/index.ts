@@ -33,7 +33,6 @@ export {
   slotFeeds,
   takenByOthers,
   tappedFeeds,
-  titleOf,
 } from './jobFeeds';
 export type { FeedsOf, SlotFeed, TappedFeed } from './jobFeeds';
 export { logFindingsOf } from './logFindings';
@@ -58,3 +57,4 @@ export { foundPanel, panelInHand, seenBy, seenId, withSlot } from './seen';
 export { contactReadings, orientationAt, supplyLandmarkOf } from './supplySide';
 export { matchingListOf } from './matchingList';
 export type { ListedLead, MatchedLead, MatchedTo, MatchingList } from './matchingList';
+export { titleOf } from './titleOf';

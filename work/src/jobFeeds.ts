@@ -5,7 +5,7 @@ import type { NeedRole } from '@lucky-thread/core/identify';
 import { isTrigger, mayShareWire } from '@lucky-thread/core/identify';
 import type { Inrush } from '@lucky-thread/core/size';
 import type { Joinable, SlotSource, Source } from '@lucky-thread/core/vehicle';
-import { isConductor, isJoinable, markOf, nameOf } from '@lucky-thread/core/vehicle';
+import { isConductor, isJoinable } from '@lucky-thread/core/vehicle';
 import { jobSourcesOf, slotsOf, sourcesOf } from './sources';
 import type { Placed } from './sources';
 
@@ -98,13 +98,6 @@ export function isAtSlot(tapped: TappedFeed): tapped is TappedFeed<SlotSource> {
 /** Whether a feed is joined to a wire, a terminal or a stud. */
 export function isJoined(tapped: TappedFeed): tapped is TappedFeed<Joinable> {
   return isJoinable(tapped.source);
-}
-
-/** What a source is called on screens: its name, and what one goes by there. */
-export function titleOf(source: Source): string {
-  if (source.kind === 'relayTerminal') return `terminal ${source.terminal}`;
-  if (source.kind === 'stud') return `stud ${source.name}`;
-  return `${nameOf(source)} ${markOf(source) ?? (source.kind === 'slot' ? '(no legend)' : '')}`.trim();
 }
 
 /**

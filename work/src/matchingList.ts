@@ -6,12 +6,13 @@ import { isConductor, markOf } from '@lucky-thread/core/vehicle';
 import { feedSizeOf } from './feedSize';
 import type { JobContext } from './jobContext';
 import type { TappedFeed } from './jobFeeds';
-import { isAtSlot, slotFeeds, tappedFeeds, titleOf } from './jobFeeds';
+import { isAtSlot, slotFeeds, tappedFeeds } from './jobFeeds';
 import { sheetGivenOf } from './sheetGiven';
 import { routeOf } from './route';
 import { placeIdOf } from './sources';
 import { signalJointOf } from './signalJoint';
 import { supplyLandmarkOf } from './supplySide';
+import { titleOf } from './titleOf';
 
 /** A lead of the device, as its own harness has it. */
 export interface ListedLead {

@@ -6,9 +6,10 @@ import { nameOf } from '@lucky-thread/core/vehicle';
 import { feedSizeOf } from './feedSize';
 import type { JobContext } from './jobContext';
 import type { TappedFeed } from './jobFeeds';
-import { isAtSlot, tappedFeeds, titleOf } from './jobFeeds';
+import { isAtSlot, tappedFeeds } from './jobFeeds';
 import { sheetGivenOf } from './sheetGiven';
 import { supplyLandmarkOf } from './supplySide';
+import { titleOf } from './titleOf';
 
 /** The taps of a job that are chosen and sized, as the steps of fitting them take them; feeds without a size are left out. */
 export function plannedTapsOf(context: JobContext, readings: readonly Reading[]): PlannedTap[] {

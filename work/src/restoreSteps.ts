@@ -1,8 +1,9 @@
 import type { RestoreStep } from '@lucky-thread/core/choose';
 import { METHOD_FACTS, holderFor, restoreSheet } from '@lucky-thread/core/choose';
 import type { JobContext } from './jobContext';
-import { isAtSlot, tappedFeeds, titleOf } from './jobFeeds';
+import { isAtSlot, tappedFeeds } from './jobFeeds';
 import { jointOf } from './plannedTaps';
+import { titleOf } from './titleOf';
 
 /** How the car of a job is brought back as it was, last thing first. */
 export function restoreStepsOf(

@@ -13,7 +13,7 @@ import {
   isISO8601,
 } from 'class-validator';
 import type { ValidationOptions } from 'class-validator';
-import { numberProblems, rangeText } from '@lucky-thread/core/size';
+import { numberProblems, rangeText } from '@lucky-thread/core/size/terms';
 import type { SizingField } from '@lucky-thread/core/size';
 import { isInstant } from './isInstant';
 

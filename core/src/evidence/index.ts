@@ -1,8 +1,4 @@
-export {
-  EVIDENCE_GRADES,
-  claimProbability,
-  claimStatus,
-  compareWithClaim,
-  loggedClaim,
-} from './tapEvidence';
-export type { ClaimStatus, EvidenceGrade, ObservationKind, TapClaim } from './tapEvidence';
+export { EVIDENCE_GRADES } from './grades';
+export type { EvidenceGrade } from './grades';
+export { claimProbability, claimStatus, compareWithClaim, loggedClaim } from './tapEvidence';
+export type { ClaimStatus, ObservationKind, TapClaim } from './tapEvidence';

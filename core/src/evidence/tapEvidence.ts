@@ -3,11 +3,7 @@ import { applies } from '../vehicle';
 import type { LoggedClaim, Reading } from '../identify';
 import { sharesOf } from '../identify/circuit/hypotheses';
 import { senseOf } from '../identify/reading';
-
-/** How sure an entry is by its source, best first. */
-export const EVIDENCE_GRADES = ['probed', 'probedByOther', 'legend', 'forum', 'asserted'] as const;
-/** One grade of evidence. */
-export type EvidenceGrade = (typeof EVIDENCE_GRADES)[number];
+import type { EvidenceGrade } from './grades';
 
 /** What a later job said about a logged tap point. */
 export type ObservationKind = 'confirmed' | 'contradicted';

@@ -2,11 +2,8 @@ import type { CircuitFunction, StitchPlace, VehicleState } from '../vehicle';
 import { describeState, stateAt } from '../vehicle';
 import type { NeedRole, TriggerRole } from '../identify';
 import { isTrigger, placesOfTrigger } from '../identify';
-
-/** The closing proofs that every tap needs before it may be logged. */
-export const PROOF_KINDS = ['live', 'dead', 'original', 'orientation'] as const;
-/** One closing proof. */
-export type ProofKind = (typeof PROOF_KINDS)[number];
+import { PROOF_KINDS } from './proofKinds';
+import type { ProofKind } from './proofKinds';
 
 /** Where a lead is joined, as far as proofs differ. */
 export type JoinedAt = 'slot' | 'wire';

@@ -1,5 +1,7 @@
-export { PROOF_KINDS, closingProofs, proofKindsAt } from './closingProofs';
-export type { JoinedAt, Proof, PromisedFeed, ProofKind } from './closingProofs';
+export { closingProofs, proofKindsAt } from './closingProofs';
+export { PROOF_KINDS } from './proofKinds';
+export type { ProofKind } from './proofKinds';
+export type { JoinedAt, Proof, PromisedFeed } from './closingProofs';
 export { dropOff } from './dropOff';
 export type { DropOff } from './dropOff';
 export { USUAL_ANSWERS, handOverTests, judgeHandOver } from './handOver';

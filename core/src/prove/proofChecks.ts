@@ -2,8 +2,9 @@ import { GROUND_LIMIT_V } from '../choose';
 import { isTrigger } from '../identify';
 import type { CircuitFunction, LeadSpot, StitchPlace, VehicleState } from '../vehicle';
 import { PLACE_WORDS, leadPointId, placeOf, stateAt } from '../vehicle';
-import type { JoinedAt, Proof, ProofKind, PromisedFeed } from './closingProofs';
+import type { JoinedAt, Proof, PromisedFeed } from './closingProofs';
 import { closingProofs } from './closingProofs';
+import type { ProofKind } from './proofKinds';
 
 /** One reading that a closing proof rests on, with what it must show. */
 export interface ProofCheck {

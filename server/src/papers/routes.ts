@@ -1,4 +1,5 @@
-import { PAPER_INK, diagramSvg, layoutDiagram, netlistOf } from '@lucky-thread/core/build/diagram';
+import { layoutDiagram, netlistOf } from '@lucky-thread/core/build/diagram';
+import { PAPER_INK, diagramSvg } from '@lucky-thread/core/build/drawing';
 import { PickListRequest } from '@lucky-thread/contract';
 import type { JobContext } from '@lucky-thread/work';
 import {

@@ -1,6 +1,8 @@
 import { Slot, usePathname } from 'expo-router';
+import { useEffect } from 'react';
 import { View } from 'react-native';
 import { OutboxNotice } from '../../shell/OutboxNotice';
+import { fetchRooms } from '../../rooms/room';
 import { Guard } from '../../ui/Guard';
 import { MainNav } from '../../ui/MainNav';
 import { useWide } from '../../ui/Screen';
@@ -9,6 +11,8 @@ import { useWide } from '../../ui/Screen';
 export default function MainLayout() {
   const wide = useWide();
   const path = usePathname();
+  // Whoever stands here enters one of them next; a fetch that fails is made again, and told, on entering.
+  useEffect(() => void fetchRooms().catch(() => undefined), []);
   return (
     <View style={{ flex: 1, minHeight: 0, flexDirection: wide ? 'row-reverse' : 'column' }}>
       <View style={{ flex: 1, minHeight: 0 }}>

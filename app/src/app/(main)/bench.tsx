@@ -1,3 +1,3 @@
-import { BenchScreen } from '../../features/bench/BenchScreen';
+import { room } from '../../rooms/room';
 
-export default BenchScreen;
+export default room((rooms) => rooms.BenchScreen);

@@ -1,3 +1,3 @@
-import { ShopScreen } from '../../features/shop/ShopScreen';
+import { room } from '../../rooms/room';
 
-export default ShopScreen;
+export default room((rooms) => rooms.ShopScreen);

@@ -1,3 +1,3 @@
-import { NewJobScreen } from '../../features/job/NewJobScreen';
+import { room } from '../../rooms/room';
 
-export default NewJobScreen;
+export default room((rooms) => rooms.NewJobScreen);

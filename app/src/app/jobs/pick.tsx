@@ -1,3 +1,3 @@
-import { PickListScreen } from '../../features/job/PickListScreen';
+import { room } from '../../rooms/room';
 
-export default PickListScreen;
+export default room((rooms) => rooms.PickListScreen);

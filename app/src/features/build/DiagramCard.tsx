@@ -1,5 +1,5 @@
 import type { Diagram, DrawnNode, DrawnWire } from '@lucky-thread/core/build/diagram';
-import { SYMBOL_PATHS, diagramSvg } from '@lucky-thread/core/build/diagram';
+import { SYMBOL_PATHS, diagramSvg } from '@lucky-thread/core/build/drawing';
 import { memo, useCallback, useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import Svg, { G, Path, Polyline, Rect, Text as SvgText } from 'react-native-svg';

@@ -1,4 +1,4 @@
-import { PAPER_INK, diagramSvg } from '@lucky-thread/core/build/diagram';
+import { PAPER_INK, diagramSvg } from '@lucky-thread/core/build/drawing';
 import type { PaperKind, Sheet } from '@lucky-thread/work';
 import { PAPER_KINDS, paperOf } from '@lucky-thread/work';
 import { memo, useEffect, useState } from 'react';

@@ -1,6 +1,7 @@
-import { useEffect, useState } from 'react';
+import { legendsFor } from '@lucky-thread/core/identify/legend';
 import type { JobContext } from '@lucky-thread/work';
 import { slotFeeds } from '@lucky-thread/work';
+import { useMemo } from 'react';
 import { Words } from '../../ui/Words';
 
 /** Legends named for each feed. */
@@ -9,20 +10,11 @@ const NAMED = 5;
 /** Which legends on the lid are worth entering next, feed by feed: what the rest of the lid would gain. */
 export function LegendsToFind({ context }: { readonly context: JobContext }) {
   const { device } = context.job;
-  const [named, setNamed] = useState<readonly string[]>([]);
-  useEffect(() => {
-    let isCurrent = true;
-    const show = async (): Promise<void> => {
-      const { legendsFor } = await import('@lucky-thread/core/identify/legend');
-      const lines = slotFeeds({ job: { device } }).map(
-        ({ name, role }) => `${name}: ${legendsFor(role, NAMED).join(', ')}`,
-      );
-      if (isCurrent) setNamed([...new Set(lines)]);
-    };
-    void show();
-    return () => {
-      isCurrent = false;
-    };
+  const named = useMemo(() => {
+    const lines = slotFeeds({ job: { device } }).map(
+      ({ name, role }) => `${name}: ${legendsFor(role, NAMED).join(', ')}`,
+    );
+    return [...new Set(lines)];
   }, [device]);
   if (named.length === 0) return null;
   return (

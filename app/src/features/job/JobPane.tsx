@@ -1,6 +1,6 @@
 import type { FeedPlanInput, JobView, ModelView } from '@lucky-thread/contract';
 import { PLACE_WORDS } from '@lucky-thread/core/vehicle';
-import { sourcesOf, titleOf } from '@lucky-thread/work';
+import { sourcesOf, titleOf } from '@lucky-thread/work/stored';
 import { StyleSheet, View } from 'react-native';
 import { useJobQuery, useModelQuery } from '../../store/api';
 import { ActionButton } from '../../ui/ActionButton';

@@ -1,4 +1,5 @@
-import { useEffect, useState } from 'react';
+import { completions } from '@lucky-thread/core/identify/legend';
+import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
 import { SPACE } from '../../ui/tokens';
@@ -16,7 +17,10 @@ export function LegendWords(props: {
 }) {
   const { text, onText } = props;
   const begun = LEGEND_AT_END.exec(text)?.[1];
-  const words = useCompletions(begun, text);
+  const words = useMemo(
+    () => (begun === undefined ? [] : completions(begun, metIn(text), MOST_WORDS)),
+    [begun, text],
+  );
   if (begun === undefined || words.length === 0) return null;
   return (
     <View style={styles.row} aria-label="Legends that begin so" role="group">
@@ -30,24 +34,6 @@ export function LegendWords(props: {
       ))}
     </View>
   );
-}
-
-/** The lexicon comes when the first letters are typed: whoever enters no panel never loads it. */
-function useCompletions(begun: string | undefined, text: string): readonly string[] {
-  const [words, setWords] = useState<readonly string[]>([]);
-  useEffect(() => {
-    let isCurrent = true;
-    const show = async (): Promise<void> => {
-      const { completions } = await import('@lucky-thread/core/identify/legend');
-      if (isCurrent)
-        setWords(begun === undefined ? [] : completions(begun, metIn(text), MOST_WORDS));
-    };
-    void show();
-    return () => {
-      isCurrent = false;
-    };
-  }, [begun, text]);
-  return words;
 }
 
 /** Legends of the same lid: what stands there once often stands there again, with another number. */

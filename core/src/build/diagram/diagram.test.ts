@@ -4,7 +4,8 @@ import os from 'node:os';
 import path from 'node:path';
 import fc from 'fast-check';
 import type { Diagram, DiagramLead, DrawnBox } from './index';
-import { diagramSvg, layoutDiagram, netlistOf } from './index';
+import { diagramSvg } from './drawing';
+import { layoutDiagram, netlistOf } from './index';
 
 const COLOURS = ['RD', 'YE', 'BK/WH', undefined] as const;
 const LEAD = fc.record({

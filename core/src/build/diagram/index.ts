@@ -1,5 +1,3 @@
-export { PAPER_INK, SYMBOL_PATHS, diagramSvg } from './diagramSvg';
-export type { DiagramInk } from './diagramSvg';
 export { layoutDiagram } from './layoutDiagram';
 export type { Diagram, DrawnBox, DrawnNode, DrawnPoint, DrawnWire } from './layoutDiagram';
 export { netlistOf } from './netlist';

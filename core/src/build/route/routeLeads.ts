@@ -1,12 +1,8 @@
 import type { BodyGraph, Passage } from '../body/bodyGraph';
 import type { RouteHazard } from '../body/passageKinds';
 import { PASSAGE_KINDS, ROUTE_HAZARDS } from '../body/passageKinds';
+import type { RouteAim } from './routeAims';
 import { shortestPath } from './shortestPath';
-
-/** What a route is to be good at. */
-export const ROUTE_AIMS = ['balanced', 'short', 'quick', 'clear'] as const;
-/** One aim: all three together, the least lead, the least work, the fewest hazards. */
-export type RouteAim = (typeof ROUTE_AIMS)[number];
 
 /** What a metre of lead, a second of work and a second of a hazard’s price weigh. Our own choice: a metre is worth half a minute. */
 const WEIGHTS: Record<

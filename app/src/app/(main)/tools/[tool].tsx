@@ -1,8 +1,3 @@
-import { useLocalSearchParams } from 'expo-router';
-import { ToolScreen } from '../../../features/tools/ToolScreen';
+import { room } from '../../../rooms/room';
 
-/** One tool; its inputs are the rest of the address. */
-export default function ToolRoute() {
-  const { tool } = useLocalSearchParams<{ tool: string }>();
-  return <ToolScreen tool={tool} />;
-}
+export default room((rooms) => rooms.ToolRoom);

@@ -1,3 +1,3 @@
-import { ToolsScreen } from '../../../features/tools/ToolsScreen';
+import { room } from '../../../rooms/room';
 
-export default ToolsScreen;
+export default room((rooms) => rooms.ToolsScreen);

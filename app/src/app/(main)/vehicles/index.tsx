@@ -1,6 +1,3 @@
-import { ChooseModel } from '../../../features/vehicles/ChooseModel';
+import { room } from '../../../rooms/room';
 
-/** All vehicle models. */
-export default function ModelsRoute() {
-  return <ChooseModel />;
-}
+export default room((rooms) => rooms.ChooseModel);

@@ -1,3 +1,3 @@
-import { NewVehicle } from '../../../features/vehicles/entry';
+import { room } from '../../../rooms/room';
 
-export default NewVehicle;
+export default room((rooms) => rooms.NewVehicleScreen);

@@ -1,3 +1,3 @@
-import { JobShell } from '../../../shell/JobShell';
+import { room } from '../../../rooms/room';
 
-export default JobShell;
+export default room((rooms) => rooms.JobShell);

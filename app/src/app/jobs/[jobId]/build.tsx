@@ -1,21 +1,3 @@
-import { useDeferredValue, useMemo } from 'react';
-import { BuildScreen } from '../../../features/build/BuildScreen';
-import { useJobContext } from '../../../shell/JobShell';
-import { coreReadings, useJobReadings } from '../../../work/jobReadings';
-import { useJobChange } from '../../../work/useJobChange';
-import { useSteady } from '../../../workers/useSteady';
+import { room } from '../../../rooms/room';
 
-/** Build. What changes of the job is drawn in slices between frames, not at once; touches go by the job as it is. */
-export default function BuildRoute() {
-  const context = useJobContext();
-  const change = useJobChange(context.job);
-  const { rows } = useJobReadings(context.job.id);
-  const readings = useSteady(useMemo(() => coreReadings(rows), [rows]));
-  return (
-    <BuildScreen
-      context={useDeferredValue(context)}
-      readings={useDeferredValue(readings)}
-      change={change}
-    />
-  );
-}
+export default room((rooms) => rooms.BuildRoom);

@@ -1,7 +1,3 @@
-import { ChooseScreen } from '../../../features/choose/ChooseScreen';
-import { useJobContext } from '../../../shell/JobShell';
+import { room } from '../../../rooms/room';
 
-/** Choose. */
-export default function ChooseRoute() {
-  return <ChooseScreen context={useJobContext()} />;
-}
+export default room((rooms) => rooms.ChooseRoom);

@@ -1,7 +1,3 @@
-import { DeviceSummary } from '../../../features/job/DeviceSummary';
-import { useJobContext } from '../../../shell/JobShell';
+import { room } from '../../../rooms/room';
 
-/** The device of the job. */
-export default function DeviceRoute() {
-  return <DeviceSummary context={useJobContext()} />;
-}
+export default room((rooms) => rooms.DeviceRoom);

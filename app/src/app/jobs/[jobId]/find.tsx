@@ -1,10 +1,3 @@
-import { FindScreen } from '../../../features/find/FindScreen';
-import { useJobContext } from '../../../shell/JobShell';
-import { useJobChange } from '../../../work/useJobChange';
+import { room } from '../../../rooms/room';
 
-/** Find; with every feed filled the job goes on to Choose. */
-export default function FindRoute() {
-  const context = useJobContext();
-  const change = useJobChange(context.job);
-  return <FindScreen context={context} onFilled={() => change.goTo('choose')} />;
-}
+export default room((rooms) => rooms.FindRoom);

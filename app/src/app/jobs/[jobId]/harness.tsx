@@ -1,7 +1,3 @@
-import { HarnessScreen } from '../../../features/harness/HarnessScreen';
-import { useJobContext } from '../../../shell/JobShell';
+import { room } from '../../../rooms/room';
 
-/** The job's bunch of cut wires. */
-export default function HarnessRoute() {
-  return <HarnessScreen context={useJobContext()} />;
-}
+export default room((rooms) => rooms.HarnessRoom);

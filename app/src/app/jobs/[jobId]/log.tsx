@@ -1,7 +1,3 @@
-import { LogScreen } from '../../../features/log/LogScreen';
-import { useJobContext } from '../../../shell/JobShell';
+import { room } from '../../../rooms/room';
 
-/** Log. */
-export default function LogRoute() {
-  return <LogScreen context={useJobContext()} />;
-}
+export default room((rooms) => rooms.LogRoom);

@@ -1,7 +1,3 @@
-import { ProveScreen } from '../../../features/prove/ProveScreen';
-import { useJobContext } from '../../../shell/JobShell';
+import { room } from '../../../rooms/room';
 
-/** Prove. */
-export default function ProveRoute() {
-  return <ProveScreen context={useJobContext()} />;
-}
+export default room((rooms) => rooms.ProveRoom);

@@ -1,7 +1,3 @@
-import { SizeScreen } from '../../../features/size/SizeScreen';
-import { useJobContext } from '../../../shell/JobShell';
+import { room } from '../../../rooms/room';
 
-/** Size. */
-export default function SizeRoute() {
-  return <SizeScreen context={useJobContext()} />;
-}
+export default room((rooms) => rooms.SizeRoom);

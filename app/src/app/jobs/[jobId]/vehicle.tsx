@@ -1,7 +1,3 @@
-import { VehicleSummary } from '../../../features/job/VehicleSummary';
-import { useJobContext } from '../../../shell/JobShell';
+import { room } from '../../../rooms/room';
 
-/** The car of the job. */
-export default function VehicleRoute() {
-  return <VehicleSummary context={useJobContext()} />;
-}
+export default room((rooms) => rooms.VehicleRoom);

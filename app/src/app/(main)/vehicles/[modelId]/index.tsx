@@ -1,8 +1,3 @@
-import { useLocalSearchParams } from 'expo-router';
-import { ModelScreen } from '../../../../features/vehicles/ModelScreen';
+import { room } from '../../../../rooms/room';
 
-/** One vehicle model. */
-export default function ModelRoute() {
-  const { modelId } = useLocalSearchParams<{ modelId: string }>();
-  return <ModelScreen modelId={modelId} />;
-}
+export default room((rooms) => rooms.ModelRoom);

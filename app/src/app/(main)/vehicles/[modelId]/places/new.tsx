@@ -1,8 +1,3 @@
-import { useLocalSearchParams } from 'expo-router';
-import { PlaceEntryOf } from '../../../../../features/vehicles/entry';
+import { room } from '../../../../../rooms/room';
 
-/** A new place of a vehicle model, of the kind that the address names. */
-export default function NewPlaceRoute() {
-  const { modelId, kind } = useLocalSearchParams<{ modelId: string; kind?: string }>();
-  return <PlaceEntryOf modelId={modelId} kind={kind} />;
-}
+export default room((rooms) => rooms.PlaceEntryRoom);

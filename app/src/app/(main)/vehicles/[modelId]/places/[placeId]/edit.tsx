@@ -1,8 +1,3 @@
-import { useLocalSearchParams } from 'expo-router';
-import { PlaceEntryOf } from '../../../../../../features/vehicles/entry';
+import { room } from '../../../../../../rooms/room';
 
-/** One place of a vehicle model, to be put right. */
-export default function PlaceEntryRoute() {
-  const { modelId, placeId } = useLocalSearchParams<{ modelId: string; placeId: string }>();
-  return <PlaceEntryOf modelId={modelId} placeId={placeId} />;
-}
+export default room((rooms) => rooms.PlaceEntryRoom);

@@ -1,8 +1,3 @@
-import { useLocalSearchParams } from 'expo-router';
-import { PlaceOf } from '../../../../../../features/vehicles/entry';
+import { room } from '../../../../../../rooms/room';
 
-/** One place of a vehicle model. */
-export default function PlaceRoute() {
-  const { modelId, placeId } = useLocalSearchParams<{ modelId: string; placeId: string }>();
-  return <PlaceOf modelId={modelId} placeId={placeId} />;
-}
+export default room((rooms) => rooms.PlaceRoom);
