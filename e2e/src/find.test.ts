@@ -95,6 +95,26 @@ it.each([PHONE, WIDE])(
   },
 );
 
+it('takes what the handbook says without a signal, and sends it by itself when there is one again', async () => {
+  visitor = await Visitor.open(application.base, PHONE);
+  await signIn(visitor);
+  const jobId = await startJob(visitor, 'Longboat', 'Dashcam');
+  await visitor.touch('slot-dash/F9');
+  await visitor.touch('handbook-open');
+  await visitor.offline(true);
+  await visitor.type('handbook-entry', 'Seat heater');
+  await visitor.touch('handbook-keep');
+  await visitor.textIs('handbook-known', /Seat heater \(Installer/);
+  await visitor.textIs('unsaved', /1 entry is not saved yet: kept on this device/);
+  await noFaults();
+  await visitor.offline(false);
+  await visitor.touch('retry-unsaved');
+  await visitor.until('it is saved', async () => !(await visitor.has('unsaved')));
+  await visitor.go(`/jobs/${jobId}/find`);
+  await visitor.touch('slot-dash/F9');
+  await visitor.textIs('handbook-known', /Seat heater \(Installer/);
+});
+
 it('says when the meter drops, and loses nothing', async () => {
   visitor = await Visitor.open(application.base, PHONE);
   await signIn(visitor);

@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { forget, withdraw } from '../store/outbox';
+import { withdraw } from '../store/outbox';
+import { forget } from '../store/sending';
 import { useAppDispatch } from '../store/store';
 import { ActionButton } from '../ui/ActionButton';
 import { usePalette } from '../ui/ThemeProvider';

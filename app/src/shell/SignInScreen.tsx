@@ -4,7 +4,7 @@ import { Redirect, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useSessionQuery, useSignInMutation } from '../store/api';
-import { flushOutbox } from '../store/outbox';
+import { flushOutbox } from '../store/sending';
 import { problemOf, problemText } from '../store/problemText';
 import { sessionRenewed, signedOut } from '../store/sessionSlice';
 import { useAppDispatch, useAppSelector } from '../store/store';

@@ -1,32 +1,21 @@
 import type {
-  BodyInput,
-  CreateJobRequest,
-  CreateModelRequest,
-  DescribePhotoRequest,
-  DeviceFileInput,
   DeviceView,
-  DevicesBroughtIn,
   GlossaryEntryView,
-  HandbookEntryRequest,
   ImportResult,
   JobFilter,
   JobPage,
   JobView,
-  LogTapRequest,
   ModelSummary,
   ModelView,
   PickListView,
-  PlaceInput,
   ReadingRequest,
   ReadingView,
   SearchAnswer,
   SessionView,
   ShopView,
   SignInRequest,
-  SplitModelRequest,
   TapPage,
   TapPointView,
-  UpdateShopRequest,
 } from '@lucky-thread/contract';
 import type { BaseQueryFn, FetchArgs, FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
@@ -34,6 +23,8 @@ import type { Sent } from './commands';
 import { newerJob } from './newerJob';
 import { problemOf } from './problemText';
 import { sessionExpired } from './sessionSlice';
+import type { SentCommand } from './shopCommands/sentCommand';
+import { TAGS } from './tags';
 
 /** A request without an answer counts as lost after this, ms: above what the server itself waits for its database. */
 const PATIENCE_MS = 15_000;
@@ -74,73 +65,28 @@ const queryWithSession: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryE
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: queryWithSession,
-  tagTypes: ['Session', 'Models', 'Taps', 'Jobs', 'Readings', 'Shop', 'Devices'],
+  tagTypes: TAGS,
   endpoints: (build) => ({
     session: build.query<SessionView, void>({ query: () => '/session', providesTags: ['Session'] }),
     signIn: build.mutation<SessionView, SignInRequest>({
       query: (body) => ({ url: '/session', method: 'POST', body }),
-      invalidatesTags: ['Session', 'Models', 'Taps', 'Jobs', 'Readings', 'Shop', 'Devices'],
+      invalidatesTags: TAGS,
     }),
     signOut: build.mutation<void, void>({
       query: () => ({ url: '/session', method: 'DELETE' }),
       invalidatesTags: ['Session'],
     }),
-    models: build.query<ModelSummary[], void>({ query: () => '/models', providesTags: ['Models'] }),
+    models: build.query<ModelSummary[], void>({
+      query: () => '/models',
+      providesTags: ['ModelLists'],
+    }),
     search: build.query<SearchAnswer, string>({
       query: (q) => ({ url: '/search', params: { q } }),
-      providesTags: ['Models'],
+      providesTags: ['ModelLists'],
     }),
     model: build.query<ModelView, string>({
       query: (id) => `/models/${id}`,
       providesTags: ['Models'],
-    }),
-    enterModel: build.mutation<ModelView, { id: string; body: CreateModelRequest }>({
-      query: ({ id, body }) => ({ url: `/models/${id}`, method: 'PUT', body }),
-      invalidatesTags: ['Models'],
-    }),
-    splitModel: build.mutation<ModelView, { id: string; body: SplitModelRequest }>({
-      query: ({ id, body }) => ({ url: `/models/${id}/split`, method: 'PUT', body }),
-      invalidatesTags: ['Models', 'Taps', 'Jobs'],
-    }),
-    putBody: build.mutation<ModelView, { id: string; body: BodyInput }>({
-      query: ({ id, body }) => ({ url: `/models/${id}/body`, method: 'PUT', body }),
-      invalidatesTags: ['Models'],
-    }),
-    dropPlace: build.mutation<ModelView, { modelId: string; placeId: string }>({
-      query: ({ modelId, placeId }) => ({
-        url: `/models/${modelId}/places/${placeId}`,
-        method: 'DELETE',
-      }),
-      invalidatesTags: ['Models'],
-    }),
-    putPlace: build.mutation<ModelView, { modelId: string; placeId: string; body: PlaceInput }>({
-      query: ({ modelId, placeId, body }) => ({
-        url: `/models/${modelId}/places/${placeId}`,
-        method: 'PUT',
-        body,
-      }),
-      invalidatesTags: ['Models'],
-    }),
-    uploadPhoto: build.mutation<
-      ModelView,
-      { modelId: string; placeId: string; photoId: string; jpeg: Blob }
-    >({
-      query: ({ modelId, placeId, photoId, jpeg }) => ({
-        url: `/models/${modelId}/places/${placeId}/photos/${photoId}`,
-        method: 'PUT',
-        headers: { 'content-type': 'image/jpeg' },
-        body: jpeg,
-        timeout: FILE_PATIENCE_MS,
-      }),
-      invalidatesTags: ['Models'],
-    }),
-    describePhoto: build.mutation<ModelView, { photoId: string; body: DescribePhotoRequest }>({
-      query: ({ photoId, body }) => ({ url: `/photos/${photoId}`, method: 'PUT', body }),
-      invalidatesTags: ['Models'],
-    }),
-    dropPhoto: build.mutation<ModelView, string>({
-      query: (photoId) => ({ url: `/photos/${photoId}`, method: 'DELETE' }),
-      invalidatesTags: ['Models'],
     }),
     importPack: build.mutation<ModelView, { modelId: string; file: Blob }>({
       query: ({ modelId, file }) => ({
@@ -150,31 +96,16 @@ export const api = createApi({
         body: file,
         timeout: FILE_PATIENCE_MS,
       }),
-      invalidatesTags: ['Models'],
-    }),
-    enterHandbook: build.mutation<
-      ModelView,
-      { modelId: string; sourceId: string; body: HandbookEntryRequest }
-    >({
-      query: ({ modelId, sourceId, body }) => ({
-        url: `/models/${modelId}/handbook/${encodeURIComponent(sourceId)}`,
-        method: 'PUT',
-        body,
-      }),
-      invalidatesTags: ['Models'],
+      invalidatesTags: ['Models', 'ModelLists'],
     }),
     glossary: build.query<GlossaryEntryView[], void>({
       query: () => '/glossary',
-      providesTags: ['Models'],
-    }),
-    dropGlossaryEntry: build.mutation<null, string>({
-      query: (id) => ({ url: `/glossary/${id}`, method: 'DELETE' }),
-      invalidatesTags: ['Models'],
+      providesTags: ['Glossary'],
     }),
     taps: build.infiniteQuery<TapPage, string, string | null>({
       infiniteQueryOptions: PAGES,
       query: ({ queryArg, pageParam }) => pageOf(`/models/${queryArg}/taps`, pageParam),
-      providesTags: ['Taps'],
+      providesTags: ['TapLists'],
     }),
     jobTaps: build.query<TapPointView[], string>({
       query: (jobId) => `/jobs/${jobId}/taps`,
@@ -182,7 +113,7 @@ export const api = createApi({
     }),
     pickList: build.query<PickListView, readonly string[]>({
       query: (jobs) => `/pick-list?${jobs.map((id) => `job=${id}`).join('&')}`,
-      providesTags: ['Jobs', 'Taps', 'Models'],
+      providesTags: ['JobLists', 'TapLists', 'ModelLists'],
     }),
     importTaps: build.mutation<ImportResult, { modelId: string; file: Blob }>({
       // The file goes out byte for byte: read as text here, another encoding would lose its umlauts.
@@ -193,23 +124,11 @@ export const api = createApi({
         body: file,
         timeout: FILE_PATIENCE_MS,
       }),
-      invalidatesTags: ['Taps', 'Models'],
+      invalidatesTags: ['Taps', 'TapLists', 'ModelLists'],
     }),
     devices: build.query<DeviceView[], void>({
       query: () => '/devices',
       providesTags: ['Devices'],
-    }),
-    keepDevice: build.mutation<DeviceView, { id: string; body: DeviceFileInput }>({
-      query: ({ id, body }) => ({ url: `/devices/${id}`, method: 'PUT', body }),
-      invalidatesTags: ['Devices'],
-    }),
-    bringInDevices: build.mutation<DevicesBroughtIn, void>({
-      query: () => ({ url: '/devices/shipped', method: 'POST' }),
-      invalidatesTags: ['Devices'],
-    }),
-    dropDevice: build.mutation<null, string>({
-      query: (id) => ({ url: `/devices/${id}`, method: 'DELETE' }),
-      invalidatesTags: ['Devices'],
     }),
     jobs: build.infiniteQuery<JobPage, Omit<JobFilter, 'after'>, string | null>({
       infiniteQueryOptions: PAGES,
@@ -217,16 +136,12 @@ export const api = createApi({
         url: '/jobs',
         params: { ...queryArg, ...(pageParam === null ? {} : { after: pageParam }) },
       }),
-      providesTags: ['Jobs'],
+      providesTags: ['JobLists'],
     }),
     job: build.query<JobView, string>({
       query: (id) => `/jobs/${id}`,
       providesTags: (_result, _error, id) => [{ type: 'Jobs', id }, 'Jobs'],
       merge: newerJob,
-    }),
-    createJob: build.mutation<JobView, { id: string; body: CreateJobRequest }>({
-      query: ({ id, body }) => ({ url: `/jobs/${id}`, method: 'PUT', body }),
-      invalidatesTags: ['Jobs'],
     }),
     commandJob: build.mutation<JobView, { jobId: string; by?: string | undefined; sent: Sent }>({
       query: ({ jobId, by, sent }) => ({
@@ -239,6 +154,15 @@ export const api = createApi({
     readings: build.query<ReadingView[], string>({
       query: (jobId) => `/jobs/${jobId}/readings`,
       providesTags: (_result, _error, jobId) => [{ type: 'Readings', id: jobId }, 'Readings'],
+    }),
+    commandShop: build.mutation<unknown, { by?: string | undefined; sent: SentCommand }>({
+      query: ({ by, sent }) => ({
+        ...madeBy(by),
+        url: sent.path,
+        method: sent.method,
+        body: sent.body,
+        timeout: sent.body instanceof Blob ? FILE_PATIENCE_MS : PATIENCE_MS,
+      }),
     }),
     putReading: build.mutation<
       ReadingView,
@@ -262,15 +186,6 @@ export const api = createApi({
       }),
     }),
     shop: build.query<ShopView, void>({ query: () => '/shop', providesTags: ['Shop'] }),
-    updateShop: build.mutation<ShopView, UpdateShopRequest>({
-      query: (body) => ({ url: '/shop', method: 'PUT', body }),
-      // On a stale version too: the next change starts from what it is now.
-      invalidatesTags: ['Shop'],
-    }),
-    logTap: build.mutation<TapPointView, { jobId: string; id: string; body: LogTapRequest }>({
-      query: ({ jobId, id, body }) => ({ url: `/jobs/${jobId}/taps/${id}`, method: 'PUT', body }),
-      invalidatesTags: ['Taps', 'Jobs', 'Models'],
-    }),
   }),
 });
 
@@ -281,20 +196,7 @@ export const {
   useSignOutMutation,
   useModelsQuery,
   useModelQuery,
-  useDropGlossaryEntryMutation,
-  useBringInDevicesMutation,
-  useDropDeviceMutation,
-  useKeepDeviceMutation,
-  useEnterHandbookMutation,
-  useEnterModelMutation,
-  useDropPlaceMutation,
-  useSplitModelMutation,
-  usePutBodyMutation,
-  useUploadPhotoMutation,
-  useDescribePhotoMutation,
-  useDropPhotoMutation,
   useImportPackMutation,
-  usePutPlaceMutation,
   useGlossaryQuery,
   useTapsInfiniteQuery,
   useJobTapsQuery,
@@ -303,9 +205,6 @@ export const {
   useDevicesQuery,
   useJobsInfiniteQuery,
   useJobQuery,
-  useCreateJobMutation,
   useReadingsQuery,
-  useLogTapMutation,
   useShopQuery,
-  useUpdateShopMutation,
 } = api;

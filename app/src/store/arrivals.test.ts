@@ -2,6 +2,7 @@ import type { JobView, ReadingView } from '@lucky-thread/contract';
 import { api } from './api';
 import { showJob, showReading } from './arrivals';
 import { makeStore } from './store';
+import { settled } from '../testing/fakeServer';
 
 /** Requests that are on their way, and how each is answered when it is. */
 let waiting: ((body: unknown) => void)[] = [];
@@ -25,13 +26,6 @@ beforeEach(() => {
 });
 
 afterEach(() => jest.useRealTimers());
-
-async function settled(): Promise<void> {
-  for (let turn = 0; turn < 30; turn += 1)
-    await new Promise<void>((resolve) => {
-      setImmediate(() => resolve());
-    });
-}
 
 const job = (version: number): JobView => ({ id: 'job', version }) as unknown as JobView;
 const reading = (id: string, withdrawnAt: string | null = null): ReadingView =>

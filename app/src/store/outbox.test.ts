@@ -1,16 +1,19 @@
-import type { JobView, ReadingRequest, ReadingView } from '@lucky-thread/contract';
+import type { JobView, ReadingRequest } from '@lucky-thread/contract';
 import { PARKED } from '@lucky-thread/core/vehicle';
 import { api } from './api';
 import { planDrafted } from './draftsSlice';
 import type { JobChangeBody } from './commands';
 import { withCommands } from './commands';
-import { changeJob, flushOutbox, openOutbox, takeReading, withdraw } from './outbox';
+import { changeJob, openOutbox, takeReading, withdraw } from './outbox';
+import { flushOutbox } from './sending';
 import { outboxSentence } from './outboxSentence';
 import { probingOpened } from './probeSlice';
 import { signedOut } from './sessionSlice';
 import type { OutboxItem } from './outboxSlice';
 import { commandsIn } from './outboxSlice';
 import { makeStore } from './store';
+import type { FakeServer } from '../testing/fakeServer';
+import { fakeServer, settled } from '../testing/fakeServer';
 
 const mockKept = new Map<string, OutboxItem>();
 /** What the device's storage does: as it should, refuses because it is full, or never answers. */
@@ -41,74 +44,16 @@ const REQUEST: ReadingRequest = {
   takenAt: '2026-05-04T10:00:00.000Z',
 };
 
-/** What the server does with the next requests: a status, a broken line, silence, or somebody else's session. */
-let answers: (number | 'down' | 'silent' | 'other-user')[] = [];
-let asked: string[] = [];
-let makers: (string | null)[] = [];
-
-/** A request to a path of our own; Node's wants a whole address. */
-class PathRequest {
-  readonly url: string;
-  readonly method: string;
-  readonly headers: Headers;
-  readonly signal: AbortSignal | undefined;
-  constructor(url: string, init: { method: string; headers?: Headers; signal?: AbortSignal }) {
-    this.url = url;
-    this.method = init.method;
-    this.headers = new Headers(init.headers);
-    this.signal = init.signal;
-  }
-  clone(): this {
-    return this;
-  }
-}
+let server: FakeServer;
 
 beforeEach(() => {
-  globalThis.Request = PathRequest as unknown as typeof Request;
   mockKept.clear();
   mockStorage = 'well';
-  answers = [];
-  asked = [];
-  makers = [];
   jest.useFakeTimers({ doNotFake: ['setImmediate', 'queueMicrotask'] });
-  globalThis.fetch = jest.fn((input: Request | string | URL) => {
-    const request = input as Request;
-    asked.push(`${request.method} ${new URL(request.url, 'http://here').pathname}`);
-    makers.push(request.headers.get('made-by'));
-    const answer = answers.shift() ?? 200;
-    if (answer === 'down') return Promise.reject(new TypeError('no network'));
-    if (answer === 'silent')
-      return new Promise((_resolve, reject) =>
-        request.signal?.addEventListener('abort', () => reject(request.signal?.reason as Error)),
-      );
-    const status = answer === 'other-user' ? 409 : answer;
-    const view = { id: 'x', withdrawnAt: null } as unknown as ReadingView;
-    const body =
-      answer === 200
-        ? view
-        : {
-            title: 'No',
-            detail: 'no such slot',
-            status,
-            type: answer === 'other-user' ? 'other-user' : 't',
-          };
-    return Promise.resolve(
-      new Response(JSON.stringify(body), {
-        status,
-        headers: { 'content-type': 'application/json' },
-      }),
-    );
-  }) as unknown as typeof fetch;
+  server = fakeServer();
+  server.body = { id: 'x', withdrawnAt: null };
 });
 afterEach(() => jest.useRealTimers());
-
-/** Lets everything that is on its way arrive. */
-async function settled(): Promise<void> {
-  for (let turn = 0; turn < 30; turn += 1)
-    await new Promise<void>((resolve) => {
-      setImmediate(() => resolve());
-    });
-}
 
 describe('the outbox', () => {
   it('keeps a reading before it sends it, and forgets it once stored', async () => {
@@ -116,14 +61,14 @@ describe('the outbox', () => {
     store.dispatch(takeReading('job', REQUEST));
     expect(store.getState().outbox).toHaveLength(1);
     await settled();
-    expect(asked[0]).toMatch(/^PUT \/api\/jobs\/job\/readings\//);
+    expect(server.asked[0]).toMatch(/^PUT \/api\/jobs\/job\/readings\//);
     expect(store.getState().outbox).toEqual([]);
     expect(mockKept.size).toBe(0);
   });
 
   it('shows a reading that could not be saved as unsaved, and retries it by itself', async () => {
     const store = makeStore();
-    answers = ['down'];
+    server.answers = ['down'];
     store.dispatch(takeReading('job', REQUEST));
     await settled();
     expect(store.getState().outbox[0]?.status).toBe('unsaved');
@@ -135,7 +80,7 @@ describe('the outbox', () => {
 
   it.each([500, 503, 401])('keeps a reading that the server answered with %d', async (status) => {
     const store = makeStore();
-    answers = [status];
+    server.answers = [status];
     store.dispatch(takeReading('job', REQUEST));
     await settled();
     expect(store.getState().outbox[0]?.status).toBe('unsaved');
@@ -143,7 +88,7 @@ describe('the outbox', () => {
 
   it('marks what the server refuses, with its reason, and goes on with the rest', async () => {
     const store = makeStore();
-    answers = [422, 200];
+    server.answers = [422, 200];
     store.dispatch(takeReading('job', REQUEST));
     store.dispatch(takeReading('job', REQUEST));
     await settled();
@@ -152,7 +97,7 @@ describe('the outbox', () => {
 
   it('takes up after a reload what was left', async () => {
     const first = makeStore();
-    answers = ['down'];
+    server.answers = ['down'];
     first.dispatch(takeReading('job', REQUEST));
     await settled();
     const second = makeStore();
@@ -163,27 +108,27 @@ describe('the outbox', () => {
 
   it('never sends a withdrawn reading again, but takes it back in case the server has it', async () => {
     const store = makeStore();
-    answers = ['down', 404];
+    server.answers = ['down', 404];
     store.dispatch(takeReading('job', REQUEST));
     await settled();
     const [first] = store.getState().outbox;
     const unsaved = first?.kind === 'reading' ? first.readingId : '';
-    asked = [];
+    server.asked.length = 0;
     store.dispatch(withdraw('job', unsaved));
     await settled();
-    expect(asked).toEqual([`PUT /api/jobs/job/readings/${unsaved}/withdrawal`]);
+    expect(server.asked).toEqual([`PUT /api/jobs/job/readings/${unsaved}/withdrawal`]);
     expect(store.getState().outbox).toEqual([]);
     store.dispatch(withdraw('job', 'stored'));
     await settled();
-    expect(asked.at(-1)).toBe('PUT /api/jobs/job/readings/stored/withdrawal');
+    expect(server.asked.at(-1)).toBe('PUT /api/jobs/job/readings/stored/withdrawal');
   });
 
   it('steps over what the server fails at, says so, and tries it again later', async () => {
     const store = makeStore();
-    answers = [500, 200, 200];
+    server.answers = [500, 200, 200];
     const [bad] = [1, 2, 3].map(() => store.dispatch(takeReading('job', REQUEST)));
     await settled();
-    expect(asked).toHaveLength(3);
+    expect(server.asked).toHaveLength(3);
     expect(store.getState().outbox).toMatchObject([
       { readingId: bad, status: 'unsaved', problem: 'no such slot' },
     ]);
@@ -194,18 +139,18 @@ describe('the outbox', () => {
 
   it('lets no withdrawal overtake its own reading', async () => {
     const store = makeStore();
-    answers = Array.from({ length: 20 }, () => 500);
+    server.answers = Array.from({ length: 20 }, () => 500);
     const id = store.dispatch(takeReading('job', REQUEST));
     store.dispatch(withdraw('job', id));
     await settled();
-    expect(asked.length).toBeGreaterThan(0);
-    expect(asked.filter((path) => path.endsWith('withdrawal'))).toEqual([]);
+    expect(server.asked.length).toBeGreaterThan(0);
+    expect(server.asked.filter((path) => path.endsWith('withdrawal'))).toEqual([]);
     expect(store.getState().outbox.map((item) => item.kind)).toEqual(['reading', 'withdrawal']);
   });
 
   it('gives a request up that is never answered, and goes on', async () => {
     const store = makeStore();
-    answers = ['silent'];
+    server.answers = ['silent'];
     store.dispatch(takeReading('job', REQUEST));
     await settled();
     expect(store.getState().outbox[0]?.status).toBe('sending');
@@ -219,12 +164,12 @@ describe('the outbox', () => {
 
   it('tries less and less often while nothing gets through', async () => {
     const store = makeStore();
-    answers = Array.from({ length: 50 }, () => 'down' as const);
+    server.answers = Array.from({ length: 50 }, () => 'down' as const);
     store.dispatch(takeReading('job', REQUEST));
     await settled();
     await jest.advanceTimersByTimeAsync(5 * 60_000);
-    expect(asked.length).toBeGreaterThan(5);
-    expect(asked.length).toBeLessThan(12);
+    expect(server.asked.length).toBeGreaterThan(5);
+    expect(server.asked.length).toBeLessThan(12);
   });
 
   it.each(['full', 'hanging'] as const)(
@@ -232,12 +177,12 @@ describe('the outbox', () => {
     async (storage) => {
       const store = makeStore();
       mockStorage = storage;
-      answers = ['down', 200];
+      server.answers = ['down', 200];
       store.dispatch(takeReading('job', REQUEST));
       await settled();
       await jest.advanceTimersByTimeAsync(2500);
       await settled();
-      expect(asked).toHaveLength(1);
+      expect(server.asked).toHaveLength(1);
       if (storage === 'full')
         expect(outboxSentence(store.getState().outbox, undefined)).toMatch(/leave this page open/);
       await jest.advanceTimersByTimeAsync(65_000);
@@ -263,24 +208,24 @@ describe('after a change of user', () => {
 
   it('entries wait for who made them', async () => {
     const store = await storeOf('installer');
-    answers = ['down'];
+    server.answers = ['down'];
     store.dispatch(takeReading('job', REQUEST));
     await settled();
-    expect(makers).toEqual(['installer']);
+    expect(server.makers).toEqual(['installer']);
     await signInAs(store, 'lead');
     await store.dispatch(flushOutbox());
     await jest.advanceTimersByTimeAsync(60_000);
-    expect(asked).toHaveLength(1);
+    expect(server.asked).toHaveLength(1);
     expect(outboxSentence(store.getState().outbox, 'lead')).toMatch(/^1 entry is somebody else’s/);
     await signInAs(store, 'installer');
     await store.dispatch(flushOutbox());
-    expect(makers).toEqual(['installer', 'installer']);
+    expect(server.makers).toEqual(['installer', 'installer']);
     expect(store.getState().outbox).toEqual([]);
   });
 
   it('in another tab nothing is dropped, and signing in is asked for', async () => {
     const store = await storeOf('installer');
-    answers = ['other-user'];
+    server.answers = ['other-user'];
     store.dispatch(takeReading('job', REQUEST));
     await settled();
     expect(store.getState().outbox[0]?.status).toBe('unsaved');
@@ -289,7 +234,7 @@ describe('after a change of user', () => {
 
   it('signing out forgets where one was, and keeps what is not sent', async () => {
     const store = await storeOf('installer');
-    answers = ['down'];
+    server.answers = ['down'];
     store.dispatch(takeReading('job', REQUEST));
     await settled();
     store.dispatch(probingOpened({ jobId: 'job', state: PARKED, deferred: [] }));
@@ -303,12 +248,12 @@ describe('after a change of user', () => {
 describe('order', () => {
   it('sends in the order of taking', async () => {
     const store = makeStore();
-    answers = ['down'];
+    server.answers = ['down'];
     const ids = [1, 2, 3].map(() => store.dispatch(takeReading('job', REQUEST)));
     await settled();
-    asked = [];
+    server.asked.length = 0;
     await store.dispatch(flushOutbox());
-    expect(asked).toEqual(ids.map((id) => `PUT /api/jobs/job/readings/${id}`));
+    expect(server.asked).toEqual(ids.map((id) => `PUT /api/jobs/job/readings/${id}`));
   });
 });
 
@@ -334,7 +279,7 @@ describe('changes to a job', () => {
     store.dispatch(changeJob(JOB, [planned('a', 'F1'), planned('b', 'F2')]));
     store.dispatch(changeJob(JOB, [{ kind: 'phase', body: { phase: 'size' } }]));
     await settled();
-    expect(asked).toEqual([
+    expect(server.asked).toEqual([
       'PUT /api/jobs/job/feeds/a/plan',
       'PUT /api/jobs/job/feeds/b/plan',
       'PUT /api/jobs/job/phase',
@@ -344,24 +289,24 @@ describe('changes to a job', () => {
 
   it('wait behind one that the server failed at, while readings pass it', async () => {
     const store = makeStore();
-    answers = [500, 200, 500];
+    server.answers = [500, 200, 500];
     store.dispatch(changeJob(JOB, [planned('a', 'F1'), planned('b', 'F2')]));
     store.dispatch(takeReading('job', REQUEST));
     await settled();
-    expect(asked.some((one) => one.includes('/feeds/a/'))).toBe(true);
-    expect(asked.some((one) => one.includes('/feeds/b/'))).toBe(false);
-    expect(asked.some((one) => one.includes('/readings/'))).toBe(true);
+    expect(server.asked.some((one) => one.includes('/feeds/a/'))).toBe(true);
+    expect(server.asked.some((one) => one.includes('/feeds/b/'))).toBe(false);
+    expect(server.asked.some((one) => one.includes('/readings/'))).toBe(true);
     expect(store.getState().outbox.map((item) => item.kind)).toEqual(['job', 'job']);
   });
 
   it('are kept on the device, taken up after a reload, and done on the screen meanwhile', async () => {
-    answers = ['down', 'down', 'down'];
+    server.answers = ['down', 'down', 'down'];
     const first = makeStore();
     first.dispatch(changeJob(JOB, [planned('a', 'F1')]));
     await settled();
     expect(mockKept.size).toBe(1);
     const second = makeStore();
-    answers = ['down'];
+    server.answers = ['down'];
     await second.dispatch(openOutbox());
     const shown = withCommands(JOB, commandsIn(second.getState().outbox, 'job'));
     expect(shown.plan).toEqual([{ feedId: 'a', sourceId: 'F1' }]);
@@ -371,7 +316,7 @@ describe('changes to a job', () => {
 
   it('that are refused are done no more, and forgotten with the next one', async () => {
     const store = makeStore();
-    answers = [409];
+    server.answers = [409];
     store.dispatch(changeJob(JOB, [planned('a', 'F1')]));
     await settled();
     expect(store.getState().outbox).toMatchObject([{ kind: 'job', status: 'refused' }]);
@@ -391,7 +336,7 @@ describe('changes to a job', () => {
     'that make %s known come before its readings, while others pass',
     async (_what, change) => {
       const store = makeStore();
-      answers = [500];
+      server.answers = [500];
       store.dispatch(changeJob({ ...JOB, seen: [] }, [change]));
       const behind = store.dispatch(takeReading('job', REQUEST));
       const beside = store.dispatch(takeReading('job', { ...REQUEST, sourceId: 'dash/F2' }));
@@ -399,8 +344,8 @@ describe('changes to a job', () => {
       await store.dispatch(flushOutbox());
       await settled();
       expect(store.getState().outbox).toEqual([]);
-      const made = asked.findLastIndex((one) => !one.includes('/readings/'));
-      const sentAt = (id: string): number => asked.findIndex((one) => one.endsWith(id));
+      const made = server.asked.findLastIndex((one) => !one.includes('/readings/'));
+      const sentAt = (id: string): number => server.asked.findIndex((one) => one.endsWith(id));
       expect(made).toBeGreaterThan(0);
       expect(sentAt(behind)).toBeGreaterThan(made);
       expect(sentAt(beside)).toBeLessThan(made);
@@ -409,21 +354,25 @@ describe('changes to a job', () => {
 
   it('that prove something wait for the readings that they name', async () => {
     const store = makeStore();
-    answers = [500];
+    server.answers = [500];
     const reading = store.dispatch(takeReading('job', REQUEST));
     await settled();
-    asked = [];
-    answers = [500];
+    server.asked.length = 0;
+    server.answers = [500];
     const proof: JobChangeBody = {
       kind: 'proof',
       body: { feedId: 'a', kind: 'live', readingIds: [reading] },
     };
     store.dispatch(changeJob(JOB, [proof]));
     await settled();
-    expect(asked.filter((one) => one.includes('/proofs/'))).toEqual([]);
+    expect(server.asked.filter((one) => one.includes('/proofs/'))).toEqual([]);
     await store.dispatch(flushOutbox());
     await settled();
-    expect(asked.map((one) => one.split('/')[4])).toEqual(['readings', 'readings', 'proofs']);
+    expect(server.asked.map((one) => one.split('/')[4])).toEqual([
+      'readings',
+      'readings',
+      'proofs',
+    ]);
     expect(store.getState().outbox).toEqual([]);
   });
 });

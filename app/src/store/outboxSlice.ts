@@ -1,7 +1,8 @@
 import type { ReadingRequest } from '@lucky-thread/contract';
 import type { PayloadAction } from '@reduxjs/toolkit';
 import type { JobCommand } from './commands';
-import { createSlice } from '@reduxjs/toolkit';
+import type { ShopCommand } from './shopCommands';
+import { createSelector, createSlice } from '@reduxjs/toolkit';
 
 /** How a kept item stands with the server. */
 export type OutboxStatus = 'sending' | 'unsaved' | 'refused';
@@ -10,7 +11,6 @@ export type OutboxStatus = 'sending' | 'unsaved' | 'refused';
 export type OutboxItem = {
   /** Key, in order of making. */
   readonly key: string;
-  readonly jobId: string;
   /** Who made it; it is sent as theirs or not at all. Left out in items from before this was noted. */
   readonly by?: string;
   readonly status: OutboxStatus;
@@ -19,10 +19,16 @@ export type OutboxItem = {
   /** Why the server refused it, or what went wrong with the last try. */
   readonly problem?: string;
 } & (
-  | { readonly kind: 'reading'; readonly readingId: string; readonly request: ReadingRequest }
-  | { readonly kind: 'withdrawal'; readonly readingId: string }
-  | { readonly kind: 'job'; readonly command: JobCommand }
+  | ({ readonly kind: 'reading'; readonly request: ReadingRequest } & OfReading)
+  | ({ readonly kind: 'withdrawal' } & OfReading)
+  | { readonly kind: 'job'; readonly jobId: string; readonly command: JobCommand }
+  | { readonly kind: 'shop'; readonly command: ShopCommand }
 );
+
+interface OfReading {
+  readonly jobId: string;
+  readonly readingId: string;
+}
 
 const initialState: OutboxItem[] = [];
 
@@ -65,3 +71,13 @@ export function commandsIn(items: readonly OutboxItem[], jobId: string): JobComm
     item.kind === 'job' && item.jobId === jobId && item.status !== 'refused' ? [item.command] : [],
   );
 }
+
+/** Commands on the shop's things that the server does not have yet, in the order of making; refused ones are done no more. */
+export const shopCommandsIn: (items: readonly OutboxItem[]) => readonly ShopCommand[] =
+  createSelector([(items: readonly OutboxItem[]) => items], (items) => {
+    const found = items.flatMap((item) =>
+      item.kind === 'shop' && item.status !== 'refused' ? [item.command] : [],
+    );
+    return found.length === 0 ? NONE : found;
+  });
+const NONE: readonly ShopCommand[] = [];

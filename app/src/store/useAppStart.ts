@@ -1,7 +1,8 @@
 import { useEffect, useState } from 'react';
 import { userIdIn } from './currentUser';
 import { followOtherTabs } from './arrivals';
-import { flushOutbox, openOutbox } from './outbox';
+import { openOutbox } from './outbox';
+import { flushOutbox } from './sending';
 import { loadPrefs, savePrefs } from './prefsSlice';
 import type { AppStore } from './store';
 import { makeStore, useAppDispatch, useAppSelector } from './store';

@@ -25,7 +25,7 @@ export function useJobReadings(jobId: string): {
     () =>
       mergeReadings(
         stored.data ?? [],
-        outbox.filter((item) => item.jobId === jobId),
+        outbox.filter((item) => item.kind !== 'shop' && item.jobId === jobId),
       ),
     [stored.data, outbox, jobId],
   );

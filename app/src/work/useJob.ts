@@ -7,7 +7,8 @@ import { shallowEqual } from 'react-redux';
 import { withCommands } from '../store/commands';
 import { commandsIn } from '../store/outboxSlice';
 import { useAppSelector } from '../store/store';
-import { useJobQuery, useJobTapsQuery, useModelQuery, useShopQuery } from '../store/api';
+import { useJobQuery, useJobTapsQuery } from '../store/api';
+import { useModel, useShop } from '../store/shown';
 
 /** The job of an id with its model and the model's log; undefined while loading. */
 export function useJob(jobId: string): {
@@ -19,8 +20,8 @@ export function useJob(jobId: string): {
 } {
   const job = useJobQuery(jobId, { refetchOnFocus: true });
   const modelId = job.data?.vehicle.modelId;
-  const model = useModelQuery(modelId ?? '', { skip: modelId === undefined });
-  const shop = useShopQuery();
+  const model = useModel(modelId ?? '', { skip: modelId === undefined });
+  const shop = useShop();
   const taps = useJobTapsQuery(jobId);
   // A reading on its way changes nothing of the job: only its own commands count.
   const commands = useAppSelector((state) => commandsIn(state.outbox, jobId), shallowEqual);

@@ -6,10 +6,9 @@ import type { JobContext, JobRoute, RouteChoices } from '@lucky-thread/work';
 import { GROUND_LEAD, bodyOf } from '@lucky-thread/work';
 import { memo, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { usePutBodyMutation } from '../../store/api';
-import { problemText } from '../../store/problemText';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
+import { useShopCommand } from '../../store/useShopCommand';
 import { Caution } from '../../ui/Caution';
 import { Choice } from '../../ui/Choice';
 import { Loading, NotWorkedOut } from '../../ui/States';
@@ -35,8 +34,8 @@ export const RouteCard = memo(function RouteCard(props: {
   const body = useMemo(() => bodyOf(still), [still]);
   const { answer, problem, retry } = useAnswer(still, askRoutes);
   const [more, setMore] = useState(false);
-  const [putBody, { error }] = usePutBodyMutation();
-  const save = (body: BodyInput): void => void putBody({ id: model.id, body });
+  const [putBody, { said }] = useShopCommand('modelBody');
+  const save = (body: BodyInput): void => void putBody({ modelId: model.id, request: body });
   if (answer === undefined)
     return (
       <Card testID="route">
@@ -80,7 +79,7 @@ export const RouteCard = memo(function RouteCard(props: {
           <BodyChoice body={model.body} style={body.knowledge.style} onBody={save} />
         </View>
       )}
-      {error !== undefined && <Caution testID="body-problem">{problemText(error)}</Caution>}
+      {said !== undefined && <Caution testID="body-problem">{said}</Caution>}
     </Card>
   );
 });

@@ -2,8 +2,7 @@ import type { HandbookEntryView, ModelView } from '@lucky-thread/contract';
 import type { Slot } from '@lucky-thread/core/vehicle';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { useEnterHandbookMutation } from '../../store/api';
-import { problemText } from '../../store/problemText';
+import { useShopCommand } from '../../store/useShopCommand';
 import { ActionButton } from '../../ui/ActionButton';
 import { Field } from '../../ui/Field';
 import { SPACE } from '../../ui/tokens';
@@ -22,10 +21,10 @@ export function HandbookEntry({ model, slot, asked = false }: HandbookEntryProps
   const known = model.handbook.find((one) => one.sourceId === slot.id);
   const [text, setText] = useState(known?.entry ?? '');
   const [open, setOpen] = useState(asked);
-  const [enter, { isLoading, error }] = useEnterHandbookMutation();
+  const [enter, { busy, said }] = useShopCommand('handbook');
   const send = async (entry: string | null): Promise<void> => {
-    const answer = await enter({ modelId: model.id, sourceId: slot.id, body: { entry } });
-    if (!('error' in answer)) setOpen(false);
+    const outcome = await enter({ modelId: model.id, sourceId: slot.id, request: { entry } });
+    if (outcome.kind !== 'refused') setOpen(false);
   };
   const words = text.trim();
   return (
@@ -46,7 +45,7 @@ export function HandbookEntry({ model, slot, asked = false }: HandbookEntryProps
                 ? 'In its own words. Kept for this slot of the model.'
                 : `In its own words. Kept for “${slot.legend}” on every ${model.make}.`
             }
-            problem={error === undefined ? undefined : problemText(error)}
+            problem={said}
             onChange={setText}
             onSubmit={() => {
               if (words !== '') void send(words);
@@ -55,17 +54,17 @@ export function HandbookEntry({ model, slot, asked = false }: HandbookEntryProps
           <View style={styles.row}>
             <ActionButton
               {...(asked ? { kind: 'next' as const } : {})}
-              label={isLoading ? 'Keeping…' : 'Keep it'}
+              label={busy ? 'Keeping…' : 'Keep it'}
               testID="handbook-keep"
               style={styles.grow}
-              disabled={words === '' || isLoading}
+              disabled={words === '' || busy}
               onPress={() => void send(words)}
             />
             <ActionButton
               label="Not listed"
               spoken={`The handbook does not list ${slot.position}`}
               testID="handbook-none"
-              disabled={isLoading}
+              disabled={busy}
               onPress={() => void send(null)}
             />
           </View>

@@ -10,10 +10,9 @@ const MODEL: Pick<ModelView, 'id' | 'make' | 'handbook'> = {
   handbook: [],
 };
 
-const mockEnter = jest.fn(() => Promise.resolve({ data: {} }));
-jest.mock('../../store/api', () => ({
-  ...jest.requireActual<object>('../../store/api'),
-  useEnterHandbookMutation: () => [mockEnter, { isLoading: false }],
+const mockEnter = jest.fn(() => Promise.resolve({ kind: 'stored' }));
+jest.mock('../../store/useShopCommand', () => ({
+  useShopCommand: () => [mockEnter, { busy: false }],
 }));
 beforeEach(() => mockEnter.mockClear());
 
@@ -24,8 +23,8 @@ describe('HandbookEntry', () => {
     fireEvent.press(screen.getByTestId('handbook-open'));
     fireEvent.changeText(screen.getByTestId('handbook-entry'), ' Heated seats ');
     fireEvent.press(screen.getByTestId('handbook-keep'));
-    const body = { entry: 'Heated seats' };
-    expect(mockEnter).toHaveBeenCalledWith({ modelId: 'm', sourceId: 'dash/F7', body });
+    const request = { entry: 'Heated seats' };
+    expect(mockEnter).toHaveBeenCalledWith({ modelId: 'm', sourceId: 'dash/F7', request });
     await waitFor(() => expect(screen.queryByTestId('handbook-entry')).toBeNull());
   });
 
@@ -39,8 +38,8 @@ describe('HandbookEntry', () => {
   it('stands open where the plan asks, and takes “not listed”', async () => {
     renderInApp(<HandbookEntry model={MODEL} slot={SLOT} asked />);
     fireEvent.press(screen.getByTestId('handbook-none'));
-    const body = { entry: null };
-    expect(mockEnter).toHaveBeenCalledWith({ modelId: 'm', sourceId: 'dash/F7', body });
+    const request = { entry: null };
+    expect(mockEnter).toHaveBeenCalledWith({ modelId: 'm', sourceId: 'dash/F7', request });
     await waitFor(() => expect(screen.queryByTestId('handbook-entry')).toBeNull());
   });
 

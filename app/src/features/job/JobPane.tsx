@@ -2,7 +2,8 @@ import type { FeedPlanInput, JobView, ModelView } from '@lucky-thread/contract';
 import { PLACE_WORDS } from '@lucky-thread/core/vehicle';
 import { sourcesOf, titleOf } from '@lucky-thread/work/stored';
 import { StyleSheet, View } from 'react-native';
-import { useJobQuery, useModelQuery } from '../../store/api';
+import { useJobQuery } from '../../store/api';
+import { useModel } from '../../store/shown';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
@@ -24,7 +25,7 @@ export interface JobPaneProps {
 export function JobPane({ jobId, onTakeUp }: JobPaneProps) {
   const job = useJobQuery(jobId);
   const modelId = job.data?.vehicle.modelId;
-  const model = useModelQuery(modelId ?? '', { skip: modelId === undefined });
+  const model = useModel(modelId ?? '', { skip: modelId === undefined });
   if (job.isError || model.isError)
     return <Failed what="The job" onRetry={() => void job.refetch()} />;
   if (job.data === undefined || model.data === undefined) return <Loading what="the job" />;

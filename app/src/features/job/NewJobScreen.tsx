@@ -4,8 +4,9 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { Fragment, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { useCreateJobMutation, useDevicesQuery, useModelsQuery } from '../../store/api';
-import { problemText } from '../../store/problemText';
+import { useModelsQuery } from '../../store/api';
+import { useDevices } from '../../store/shown';
+import { useShopCommand } from '../../store/useShopCommand';
 import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
 import { Field } from '../../ui/Field';
@@ -23,15 +24,14 @@ import { VehicleDetails } from './VehicleDetails';
 /** New job: which vehicle, which device. */
 export function NewJobScreen() {
   const models = useModelsQuery();
-  const devices = useDevicesQuery();
+  const devices = useDevices();
   const router = useRouter();
   const { model: entered } = useLocalSearchParams<{ model?: string }>();
   const [typed, setDraft] = useState<JobDraft>(EMPTY_DRAFT);
   const [own, setOwn] = useState(false);
   const [picked, setPicked] = useState<DeviceView>();
   const [problems, setProblems] = useState<readonly FieldProblem[]>([]);
-  const [refusal, setRefusal] = useState<string>();
-  const [create, { isLoading }] = useCreateJobMutation();
+  const [create, { busy, said }] = useShopCommand('newJob');
   // One id for all tries: a job whose answer was lost is not made twice.
   const [id] = useState(() => uuidv7());
   if (models.isError || devices.isError)
@@ -52,9 +52,8 @@ export function NewJobScreen() {
     const request = jobRequest(draft);
     setProblems(request.ok ? [] : request.problems);
     if (!request.ok) return;
-    const result = await create({ id, body: request.body });
-    setRefusal(result.error === undefined ? undefined : problemText(result.error));
-    if (result.data !== undefined) router.replace(`/jobs/${id}/find`);
+    const outcome = await create({ id, request: request.body });
+    if (outcome.kind === 'stored') router.replace(`/jobs/${id}/find`);
   };
   const model = models.data.find((one) => one.id === draft.modelId);
   const chooseDevice = (device: DeviceInput, isOwn: boolean): void => {
@@ -73,7 +72,7 @@ export function NewJobScreen() {
               </Words>
             </View>
           )}
-          {refusal !== undefined && <Caution>{refusal}</Caution>}
+          {said !== undefined && <Caution>{said}</Caution>}
           <View style={styles.row}>
             <ActionButton kind="quiet" label="Cancel" onPress={() => router.navigate('/')} />
             <ActionButton
@@ -81,7 +80,7 @@ export function NewJobScreen() {
               label="Start the job"
               testID="start-job"
               style={styles.grow}
-              disabled={isLoading}
+              disabled={busy}
               onPress={() => void start()}
             />
           </View>

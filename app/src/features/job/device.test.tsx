@@ -9,13 +9,10 @@ import { KeepDevice } from './KeepDevice';
 import { OwnDevice } from './OwnDevice';
 import { DeviceSummary } from './DeviceSummary';
 
-const mockKeep = jest.fn((_kept: { id: string; body: { device: DeviceInput } }) =>
+const mockKeep = jest.fn((_kept: { id: string; request: { device: DeviceInput } }) =>
   Promise.resolve({}),
 );
-jest.mock('../../store/api', () => ({
-  ...jest.requireActual('../../store/api'),
-  useKeepDeviceMutation: () => [mockKeep, {}],
-}));
+jest.mock('../../store/useShopCommand', () => ({ useShopCommand: () => [mockKeep, {}] }));
 beforeEach(() => jest.clearAllMocks());
 
 const SET: CatalogueDevice = {
@@ -107,6 +104,6 @@ it('keeps a typed device in the catalogue, always as one entry, and names what i
   fireEvent.press(screen.getByTestId('keep-device'));
   fireEvent.press(screen.getByTestId('keep-device'));
   const [first, second] = mockKeep.mock.calls.map(([kept]) => kept);
-  expect(first?.body.device).toEqual(OWN);
+  expect(first?.request.device).toEqual(OWN);
   expect(second?.id).toBe(first?.id);
 });

@@ -1,10 +1,8 @@
-import type { TapPointView } from '@lucky-thread/contract';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { useLogTapMutation } from '../../store/api';
-import { problemText } from '../../store/problemText';
+import { useShopCommand } from '../../store/useShopCommand';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
@@ -101,9 +99,8 @@ function LogCard(props: {
   first: boolean;
 }) {
   const { context, finding, tapped } = props;
-  const [logTap, { isLoading }] = useLogTapMutation();
+  const [logTap, { busy, said }] = useShopCommand('tap');
   const [note, setNote] = useState('');
-  const [problem, setProblem] = useState<string>();
   // One id for all tries, so that a try whose answer was lost is not logged twice.
   const [id] = useState(() => uuidv7());
   const { feed, source } = tapped;
@@ -123,12 +120,10 @@ function LogCard(props: {
   const proven = read && untried === undefined;
   const waiting =
     unsent || finding.rows.some((row) => row.saved === 'unsaved' || row.saved === 'sending');
-  const write = async (): Promise<TapPointView | undefined> => {
-    if (size?.ok !== true) return undefined;
-    const body = { feedId: feed.id, fuseA: size.fuseA, awg: size.awg, note };
-    const result = await logTap({ jobId: context.job.id, id, body });
-    setProblem(result.error === undefined ? undefined : problemText(result.error));
-    return result.data;
+  const write = (): void => {
+    if (size?.ok !== true) return;
+    const request = { feedId: feed.id, fuseA: size.fuseA, awg: size.awg, note };
+    void logTap({ jobId: context.job.id, id, request });
   };
   return (
     <Card testID={`log-${feed.id}`}>
@@ -159,13 +154,13 @@ function LogCard(props: {
         onChange={setNote}
         testID={`note-${feed.id}`}
       />
-      {problem !== undefined && <Caution testID={`log-problem-${feed.id}`}>{problem}</Caution>}
+      {said !== undefined && <Caution testID={`log-problem-${feed.id}`}>{said}</Caution>}
       <ActionButton
         kind={props.first ? 'next' : 'plain'}
         label="Write it into the log"
         testID={`write-${feed.id}`}
-        disabled={!proven || missing !== undefined || isLoading || waiting || size?.ok !== true}
-        onPress={() => void write()}
+        disabled={!proven || missing !== undefined || busy || waiting || size?.ok !== true}
+        onPress={write}
       />
     </Card>
   );

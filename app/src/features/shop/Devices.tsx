@@ -3,13 +3,8 @@ import type { DeviceView } from '@lucky-thread/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import {
-  useBringInDevicesMutation,
-  useDevicesQuery,
-  useDropDeviceMutation,
-  useKeepDeviceMutation,
-} from '../../store/api';
-import { problemText } from '../../store/problemText';
+import { useDevices } from '../../store/shown';
+import { useShopCommand } from '../../store/useShopCommand';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
@@ -21,9 +16,9 @@ import { Words } from '../../ui/Words';
 
 /** The shop's catalogue of devices: each can be handed on as a file, taken out, and one from another shop read in. */
 export function Devices() {
-  const devices = useDevicesQuery();
-  const [keep, kept] = useKeepDeviceMutation();
-  const [drop, dropped] = useDropDeviceMutation();
+  const devices = useDevices();
+  const [keep, kept] = useShopCommand('device');
+  const [drop, dropped] = useShopCommand('deviceRemoval');
   const [doubted, setDoubted] = useState<string>();
   const [wrong, setWrong] = useState<string>();
   if (devices.data === undefined)
@@ -35,16 +30,18 @@ export function Devices() {
   const read = async (file: File): Promise<void> => {
     const found = deviceIn(await file.text());
     setWrong(typeof found === 'string' ? `${file.name}: ${found}` : undefined);
-    if (typeof found !== 'string') await keep({ id: uuidv7(), body: found });
+    if (typeof found !== 'string') await keep({ id: uuidv7(), request: found });
   };
-  const error = kept.error ?? dropped.error;
-  const problem = wrong ?? (error === undefined ? undefined : problemText(error));
+  const problem = wrong ?? kept.said ?? dropped.said;
   return (
     <Card testID="devices">
       <Words kind="heading">Devices</Words>
       {problem !== undefined && <Caution testID="devices-problem">{problem}</Caution>}
-      {problem === undefined && kept.data !== undefined && (
-        <Words kind="small" testID="device-read">{`✓ ${kept.data.name} was read in.`}</Words>
+      {problem === undefined && kept.outcome?.kind === 'stored' && (
+        <Words
+          kind="small"
+          testID="device-read"
+        >{`✓ ${kept.outcome.data.name} was read in.`}</Words>
       )}
       {devices.data.map((device) => (
         <View key={device.id} style={styles.entry}>
@@ -66,11 +63,11 @@ export function Devices() {
             label={doubted === device.id ? 'Really take it out' : 'Take out'}
             spoken={`${doubted === device.id ? 'Really take it out' : 'Take out'}: ${device.name}`}
             testID={`device-drop-${device.name}`}
-            disabled={dropped.isLoading}
+            disabled={dropped.busy}
             onPress={() => {
               if (doubted !== device.id) return setDoubted(device.id);
               setDoubted(undefined);
-              void drop(device.id);
+              void drop({ id: device.id });
             }}
           />
         </View>
@@ -79,7 +76,7 @@ export function Devices() {
         label="Read a device from a file"
         accept=".json,application/json"
         testID="device-read-file"
-        disabled={kept.isLoading}
+        disabled={kept.busy}
         onFile={read}
       />
       <BringIn />
@@ -89,7 +86,8 @@ export function Devices() {
 
 /** Brings in what came with a newer version; the shop’s own entries stay as they are. */
 function BringIn() {
-  const [bringIn, { data, error, isLoading }] = useBringInDevicesMutation();
+  const [bringIn, { busy, outcome, said }] = useShopCommand('shippedDevices');
+  const added = outcome?.kind === 'stored' ? outcome.data.added : undefined;
   return (
     <View>
       <ActionButton
@@ -97,15 +95,15 @@ function BringIn() {
         label="Bring in what is new"
         spoken="Bring in what is new: devices that came with a newer version"
         testID="devices-bring-in"
-        disabled={isLoading}
-        onPress={() => void bringIn()}
+        disabled={busy}
+        onPress={() => void bringIn({})}
       />
-      {error !== undefined && <Caution testID="bring-in-problem">{problemText(error)}</Caution>}
-      {data !== undefined && (
+      {said !== undefined && <Caution testID="bring-in-problem">{said}</Caution>}
+      {added !== undefined && (
         <Words kind="small" testID="brought-in">
-          {data.added.length === 0
+          {added.length === 0
             ? 'Nothing is new: every device that comes with this version is here by its name.'
-            : `✓ Brought in: ${data.added.join(', ')}. Entries of the same name stayed as they were.`}
+            : `✓ Brought in: ${added.join(', ')}. Entries of the same name stayed as they were.`}
         </Words>
       )}
     </View>

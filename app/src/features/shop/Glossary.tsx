@@ -1,8 +1,8 @@
 import type { GlossaryEntryView } from '@lucky-thread/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { useDropGlossaryEntryMutation, useGlossaryQuery } from '../../store/api';
-import { problemText } from '../../store/problemText';
+import { useGlossary } from '../../store/shown';
+import { useShopCommand } from '../../store/useShopCommand';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
@@ -16,8 +16,8 @@ const SHOWN = 8;
 
 /** What the shop's people have looked up in handbooks, with who and when; a wrong entry can be taken out. */
 export function Glossary() {
-  const glossary = useGlossaryQuery();
-  const [drop, { isLoading, error }] = useDropGlossaryEntryMutation();
+  const glossary = useGlossary();
+  const [drop, { busy, said }] = useShopCommand('glossaryRemoval');
   const [sought, setSought] = useState('');
   const [doubted, setDoubted] = useState<string>();
   if (glossary.data === undefined)
@@ -44,7 +44,7 @@ export function Glossary() {
           onChange={setSought}
         />
       )}
-      {error !== undefined && <Caution testID="glossary-problem">{problemText(error)}</Caution>}
+      {said !== undefined && <Caution testID="glossary-problem">{said}</Caution>}
       {shown.map((one) => (
         <View key={one.id} style={styles.entry} testID={`glossary-${one.id}`}>
           <View style={styles.grow}>
@@ -58,11 +58,11 @@ export function Glossary() {
             label={doubted === one.id ? 'Really take it out' : 'Take out'}
             spoken={`Take ${one.legend ?? one.sourceId} out of the glossary`}
             testID={`drop-${one.id}`}
-            disabled={isLoading}
+            disabled={busy}
             onPress={() => {
               if (doubted !== one.id) return setDoubted(one.id);
               setDoubted(undefined);
-              void drop(one.id);
+              void drop({ id: one.id });
             }}
           />
         </View>

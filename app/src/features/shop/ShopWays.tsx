@@ -4,8 +4,9 @@ import type { Schools } from '@lucky-thread/core/choose';
 import { SCHOOL_CHOICES } from '@lucky-thread/core/choose';
 import { CONDUCTOR_SIZES, INSULATIONS_C } from '@lucky-thread/core/size';
 import { StyleSheet, View } from 'react-native';
-import { useShopQuery, useUpdateShopMutation } from '../../store/api';
-import { problemOf, problemText } from '../../store/problemText';
+import { problemOf } from '../../store/problemText';
+import { useShop } from '../../store/shown';
+import { useShopCommand } from '../../store/useShopCommand';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
@@ -21,8 +22,9 @@ const VAN_LEAST_MM2 = 0.5;
 
 /** How the shop works: its schools with what each trades away, what it sizes with, and what is in the van. */
 export function ShopWays() {
-  const shop = useShopQuery();
-  const [update, { isLoading, error }] = useUpdateShopMutation();
+  const shop = useShop();
+  const [update, { busy, outcome, said }] = useShopCommand('shop');
+  const error = outcome?.kind === 'refused' ? outcome.error : undefined;
   if (shop.data === undefined)
     return shop.isError ? (
       <Caution>The shop’s ways could not be read.</Caution>
@@ -33,12 +35,12 @@ export function ShopWays() {
   const change = (changed: Partial<ShopSettings>): void =>
     void update({ version, settings: { ...settings, ...changed } });
   return (
-    <View style={styles.stack} testID="shop-ways" aria-busy={isLoading}>
-      {error !== undefined && (
+    <View style={styles.stack} testID="shop-ways" aria-busy={busy}>
+      {said !== undefined && (
         <Caution testID="shop-problem">
           {problemOf(error)?.type === 'stale'
             ? 'Somebody else changed the shop’s ways meanwhile. They are shown as they are now.'
-            : problemText(error)}
+            : said}
         </Caution>
       )}
       <Words kind="title">How we work</Words>

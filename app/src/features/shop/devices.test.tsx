@@ -1,20 +1,26 @@
 import type { DeviceView } from '@lucky-thread/contract';
 import { fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { renderInApp } from '../../testing/render';
+import type { ShopCommandState } from '../../store/useShopCommand';
 import { Devices } from './Devices';
 
-const mockKeep = jest.fn((_kept: { id: string; body: object }) => Promise.resolve({}));
+const mockKeep = jest.fn((_kept: { id: string; request: object }) => Promise.resolve({}));
 const mockDrop = jest.fn(() => Promise.resolve({}));
 const mockBringIn = jest.fn();
-let mockBrought: { data?: { added: string[] }; error?: object } = {};
+let mockBrought: Partial<ShopCommandState<'shippedDevices'>> = {};
 const mockSaved = jest.fn();
 let mockDevices: { data?: DeviceView[]; isError?: boolean } = {};
 jest.mock('../../store/api', () => ({
   ...jest.requireActual('../../store/api'),
   useDevicesQuery: () => mockDevices,
-  useKeepDeviceMutation: () => [mockKeep, {}],
-  useDropDeviceMutation: () => [mockDrop, {}],
-  useBringInDevicesMutation: () => [mockBringIn, mockBrought],
+}));
+jest.mock('../../store/useShopCommand', () => ({
+  useShopCommand: (kind: string) =>
+    ({
+      device: [mockKeep, {}],
+      deviceRemoval: [mockDrop, {}],
+      shippedDevices: [mockBringIn, mockBrought],
+    })[kind],
 }));
 jest.mock('../../ui/saveText', () => ({ saveText: (...of: unknown[]) => mockSaved(...of) }));
 // The browser's own file dialog: here it hands over what the test puts in.
@@ -37,6 +43,10 @@ const SET: DeviceView = {
 };
 const chosen = (text: string) => ({ name: 'x.json', text: () => Promise.resolve(text) });
 
+function brought(...added: string[]) {
+  return { kind: 'stored', data: { added } } as const;
+}
+
 beforeEach(() => {
   jest.clearAllMocks();
   mockDevices = { data: [SET] };
@@ -51,7 +61,7 @@ it('hands a device on as a file that another shop reads in as it was', async () 
   expect(name).toBe('set-no-2.device.json');
   await mockChoose?.(chosen(text));
   const { id: _own, note, ...device } = SET;
-  expect(mockKeep.mock.calls[0]?.[0].body).toEqual({
+  expect(mockKeep.mock.calls[0]?.[0].request).toEqual({
     ...{ kind: 'lucky-thread-device', version: 1 },
     ...{ note, device },
   });
@@ -77,7 +87,7 @@ it('takes a device out at the second touch only', () => {
   fireEvent.press(screen.getByTestId('device-drop-Set / No. 2'));
   expect(mockDrop).not.toHaveBeenCalled();
   fireEvent.press(screen.getByTestId('device-drop-Set / No. 2'));
-  expect(mockDrop.mock.calls).toEqual([['set']]);
+  expect(mockDrop.mock.calls).toEqual([[{ id: 'set' }]]);
 });
 
 it('says that it is reading, or that it could not', () => {
@@ -87,16 +97,16 @@ it('says that it is reading, or that it could not', () => {
 });
 
 it.each([
-  [{ data: { added: ['Alarm', 'Lifter'] } }, 'brought-in', /Alarm, Lifter.*stayed as they were/],
-  [{ data: { added: [] } }, 'brought-in', /Nothing is new/],
-  [{ error: { status: 'FETCH_ERROR', error: 'gone' } }, 'bring-in-problem', /./],
-])('brings in what is new, and says what came of it: %j', (brought, where, says) => {
+  [{ outcome: brought('Alarm', 'Lifter') }, 'brought-in', /Alarm, Lifter.*stayed as they were/],
+  [{ outcome: brought() }, 'brought-in', /Nothing is new/],
+  [{ outcome: { kind: 'kept' }, said: 'It is kept.' }, 'bring-in-problem', /It is kept/],
+] as const)('brings in what is new, and says what came of it: %j', (state, where, says) => {
   renderInApp(<Devices />);
   expect(screen.queryByTestId('brought-in')).toBeNull();
   fireEvent.press(screen.getByTestId('devices-bring-in'));
   expect(mockBringIn).toHaveBeenCalledTimes(1);
   screen.unmount();
-  mockBrought = brought;
+  mockBrought = state;
   renderInApp(<Devices />);
   expect(screen.getByTestId(where)).toHaveTextContent(says);
 });

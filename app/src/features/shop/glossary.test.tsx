@@ -8,8 +8,8 @@ let mockEntries: { data?: GlossaryEntryView[]; isError?: boolean } = {};
 jest.mock('../../store/api', () => ({
   ...jest.requireActual('../../store/api'),
   useGlossaryQuery: () => mockEntries,
-  useDropGlossaryEntryMutation: () => [mockDrop, {}],
 }));
+jest.mock('../../store/useShopCommand', () => ({ useShopCommand: () => [mockDrop, {}] }));
 
 function entry(id: string, legend: string | null, words: string | null): GlossaryEntryView {
   const at = '2026-05-04T10:00:00.000Z';
@@ -47,7 +47,7 @@ describe('Glossary', () => {
     fireEvent.press(screen.getByTestId('drop-F2'));
     expect(mockDrop).not.toHaveBeenCalled();
     fireEvent.press(screen.getByTestId('drop-F2'));
-    expect(mockDrop.mock.calls).toEqual([['F2']]);
+    expect(mockDrop.mock.calls).toEqual([[{ id: 'F2' }]]);
   });
 
   it('says that nothing was looked up, that it is reading, or that it could not', () => {

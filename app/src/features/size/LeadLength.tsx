@@ -2,8 +2,7 @@ import type { BodyInput, FeedPlanInput } from '@lucky-thread/contract';
 import { shown } from '@lucky-thread/core/units';
 import type { JobContext, TappedFeed } from '@lucky-thread/work';
 import { taughtBody } from '@lucky-thread/work';
-import { usePutBodyMutation } from '../../store/api';
-import { problemText } from '../../store/problemText';
+import { useShopCommand } from '../../store/useShopCommand';
 import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
 import { NumberField } from '../../ui/NumberField';
@@ -27,7 +26,7 @@ const SAME_M = 0.1;
 export function LeadLength(props: LeadLengthProps) {
   const { context, tapped, plan, problem, byRouteM } = props;
   const units = useUnits();
-  const [putBody, { error }] = usePutBodyMutation();
+  const [putBody, { said }] = useShopCommand('modelBody');
   const { id } = tapped.feed;
   const { oneWayM } = plan;
   const differs =
@@ -56,12 +55,10 @@ export function LeadLength(props: LeadLengthProps) {
           kind="quiet"
           label={`By the tape: teach the model that this way takes ${shown('length', oneWayM ?? 0, units)}`}
           testID={`teach-${id}`}
-          onPress={() => void putBody({ id: context.model.id, body: taught })}
+          onPress={() => void putBody({ modelId: context.model.id, request: taught })}
         />
       )}
-      {error !== undefined && (
-        <Caution testID={`teach-problem-${id}`}>{problemText(error)}</Caution>
-      )}
+      {said !== undefined && <Caution testID={`teach-problem-${id}`}>{said}</Caution>}
     </>
   );
 }

@@ -1,6 +1,6 @@
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import { chooseGround } from '@lucky-thread/core/choose';
-import { useShopQuery } from '../../store/api';
+import { useShop } from '../../store/shown';
 import { GroundCheck } from '../../panel/GroundCheck';
 import { Card } from '../../ui/Card';
 import { Words } from '../../ui/Words';
@@ -22,7 +22,7 @@ const LARGEST_BOLT_MM = 12;
 
 /** Where a device is grounded, by the shop's school, and how the joint is proved. */
 export function GroundTool() {
-  const shop = useShopQuery();
+  const shop = useShop();
   const [inputs, set] = useToolInputs(DEFAULTS);
   const { currentA, boltMm, areaMm2 } = inputs;
   const good = allGood({ currentA, boltMm, areaMm2 }) && (boltMm ?? 0) <= LARGEST_BOLT_MM;

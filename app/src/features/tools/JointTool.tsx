@@ -1,6 +1,6 @@
 import type { JoinGiven, JoinPlace } from '@lucky-thread/core/choose';
 import { chooseMethod } from '@lucky-thread/core/choose';
-import { useShopQuery } from '../../store/api';
+import { useShop } from '../../store/shown';
 import { Card } from '../../ui/Card';
 import { Caution } from '../../ui/Caution';
 import { Words } from '../../ui/Words';
@@ -49,7 +49,7 @@ const ENGINE_C = 105;
 
 /** How to join a lead where it is, best first, by the shop's school. */
 export function JointTool() {
-  const shop = useShopQuery();
+  const shop = useShop();
   const [inputs, set] = useToolInputs(DEFAULTS);
   const { currentA, areaMm2, originalA } = inputs;
   const school = (shop.data?.settings ?? DEFAULT_SETTINGS).schools.joining;

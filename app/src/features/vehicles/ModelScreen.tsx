@@ -1,7 +1,8 @@
 import { modelName, modelYears } from '@lucky-thread/contract';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
-import { useModelQuery, useTapsInfiniteQuery } from '../../store/api';
+import { useTapsInfiniteQuery } from '../../store/api';
+import { useModel } from '../../store/shown';
 import { ActionButton } from '../../ui/ActionButton';
 import { Screen, useWide } from '../../ui/Screen';
 import { Failed, Loading } from '../../ui/States';
@@ -15,7 +16,7 @@ import { TapPoints } from './TapPoints';
 
 /** A vehicle model: where its panels are and what the log knows. */
 export function ModelScreen({ modelId }: { readonly modelId: string }) {
-  const model = useModelQuery(modelId);
+  const model = useModel(modelId);
   const router = useRouter();
   const wide = useWide();
   const taps = useTapsInfiniteQuery(modelId, { refetchOnMountOrArgChange: true });

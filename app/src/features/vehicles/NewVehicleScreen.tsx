@@ -4,9 +4,9 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { useEnterModelMutation, useModelQuery, usePutPlaceMutation } from '../../store/api';
 import { useKeptDraft } from '../../store/keptDraft';
-import { problemText } from '../../store/problemText';
+import { useModel } from '../../store/shown';
+import { useShopCommand } from '../../store/useShopCommand';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Screen } from '../../ui/Screen';
@@ -26,7 +26,7 @@ import { useUndo } from './useUndo';
 /** A vehicle that the shop has not met yet: what it is, and the lid of its fuse panel. */
 export function NewVehicleScreen() {
   const { like } = useLocalSearchParams<{ like?: string }>();
-  const sister = useModelQuery(like ?? '', { skip: like === undefined });
+  const sister = useModel(like ?? '', { skip: like === undefined });
   if (like !== undefined && sister.isError)
     return <Failed what="The vehicle to be like" onRetry={() => void sister.refetch()} />;
   if (like !== undefined && sister.data === undefined)
@@ -126,9 +126,8 @@ function useSaveVehicle(
   readonly refusal: string | undefined;
 } {
   const router = useRouter();
-  const [enterModel, model] = useEnterModelMutation();
-  const [putPlace, place] = usePutPlaceMutation();
-  const [refusal, setRefusal] = useState<string>();
+  const [enterModel, model] = useShopCommand('newModel');
+  const [putPlace, place] = useShopCommand('place');
   // The id of what was sent last: with other contents it is another model.
   const [sent, setSent] = useState<{ readonly id: string; readonly text: string }>();
   const save = async (): Promise<void> => {
@@ -138,18 +137,17 @@ function useSaveVehicle(
     const text = JSON.stringify(requests.model);
     const id = sent?.text === text ? sent.id : uuidv7();
     setSent({ id, text });
-    const made = await enterModel({ id, body: requests.model });
+    const made = await enterModel({ id, request: requests.model });
     const { panel } = requests;
     const done =
-      made.error === undefined && panel !== undefined
-        ? await putPlace({ modelId: id, placeId: panel.id, body: panel.input })
+      made.kind !== 'refused' && panel !== undefined
+        ? await putPlace({ modelId: id, placeId: panel.id, request: panel.input })
         : made;
-    setRefusal(done.error === undefined ? undefined : problemText(done.error));
-    if (done.error !== undefined) return;
+    if (done.kind !== 'stored') return;
     forget();
     router.replace(`/jobs/new?model=${id}`);
   };
-  return { save, busy: model.isLoading || place.isLoading, refusal };
+  return { save, busy: model.busy || place.busy, refusal: model.said ?? place.said };
 }
 
 function ModelFields(props: {

@@ -1,13 +1,16 @@
-import type { FieldProblem, ModelView } from '@lucky-thread/contract';
+import type { FieldProblem, ModelView, PlaceInput } from '@lucky-thread/contract';
 import { modelName } from '@lucky-thread/contract';
 import type { PlaceKind } from '@lucky-thread/core/vehicle';
 import { PLACE_KINDS, PLACE_KIND_NAMES } from '@lucky-thread/core/vehicle';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { useDropPlaceMutation, useModelQuery, usePutPlaceMutation } from '../../store/api';
 import { useKeptDraft } from '../../store/keptDraft';
-import { problemOf, problemText } from '../../store/problemText';
+import { problemOf } from '../../store/problemText';
+import type { ShopOutcome } from '../../store/awaited';
+import { useModel } from '../../store/shown';
+import type { ShopCommandName } from '../../store/shopCommands';
+import { useShopCommand } from '../../store/useShopCommand';
 import { ActionButton } from '../../ui/ActionButton';
 import { Screen } from '../../ui/Screen';
 import { Failed, Loading } from '../../ui/States';
@@ -31,7 +34,7 @@ export interface PlaceScreenProps {
 
 /** A place of a vehicle is entered or put right. */
 export function PlaceScreen({ modelId, placeId, kind }: PlaceScreenProps) {
-  const model = useModelQuery(modelId);
+  const model = useModel(modelId);
   if (model.isError)
     return <Failed what="The vehicle model" onRetry={() => void model.refetch()} />;
   if (model.data === undefined) return <Loading what="the vehicle model" />;
@@ -80,7 +83,7 @@ function Form({ model, initial }: { readonly model: ModelView; readonly initial:
           disabled={saving.busy || isOvertaken || pictured}
           onSave={save}
         >
-          {isOvertaken && (
+          {isOvertaken && !saving.busy && (
             <Overtaken
               onTheirs={() => change(initial, 'theirs')}
               onMine={() => setDraft({ ...draft, base: initial.base })}
@@ -127,27 +130,30 @@ function kindName(kind: PlaceKind): string {
 /** Saves or takes away, then goes back to the vehicle. */
 function useSavePlace(model: ModelView, forget: () => void) {
   const router = useRouter();
-  const [put, putting] = usePutPlaceMutation();
-  const [take, taking] = useDropPlaceMutation();
+  const [put, putting] = useShopCommand('place');
+  const [take, taking] = useShopCommand('placeRemoval');
   const [refusal, setRefusal] = useState<string>();
-  const done = (error: unknown): void => {
-    setRefusal(error === undefined ? undefined : refusalText(error));
-    if (error !== undefined) return;
+  const done = (outcome: ShopOutcome<ShopCommandName>): void => {
+    setRefusal(outcome.kind === 'refused' ? refusalText(outcome) : undefined);
+    if (outcome.kind === 'refused') return;
     forget();
     router.replace(`/vehicles/${model.id}`);
   };
   return {
     refusal,
-    busy: putting.isLoading || taking.isLoading,
-    save: async (placeId: string, body: Parameters<typeof put>[0]['body']) =>
-      done((await put({ modelId: model.id, placeId, body })).error),
-    drop: async (placeId: string) => done((await take({ modelId: model.id, placeId })).error),
+    busy: putting.busy || taking.busy,
+    save: async (placeId: string, request: PlaceInput) =>
+      done(await put({ modelId: model.id, placeId, request })),
+    drop: async (placeId: string) => done(await take({ modelId: model.id, placeId })),
   };
 }
 
 /** That somebody was faster is said by {@link Overtaken}, with what can be done. */
-function refusalText(error: unknown): string | undefined {
-  return problemOf(error)?.type === 'stale' ? undefined : problemText(error);
+function refusalText({
+  error,
+  problem,
+}: Extract<ShopOutcome<ShopCommandName>, { kind: 'refused' }>): string | undefined {
+  return problemOf(error)?.type === 'stale' ? undefined : problem;
 }
 
 /** Somebody changed the place while it was being typed: theirs, or mine over theirs. */

@@ -3,8 +3,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { useSplitModelMutation } from '../../store/api';
-import { problemText } from '../../store/problemText';
+import { useShopCommand } from '../../store/useShopCommand';
 import { ActionButton } from '../../ui/ActionButton';
 import { Field } from '../../ui/Field';
 import { SPACE } from '../../ui/tokens';
@@ -17,7 +16,7 @@ export function SplitModel({ model }: { readonly model: ModelView }) {
   const [year, setYear] = useState('');
   const [generation, setGeneration] = useState('');
   const [id] = useState(() => uuidv7());
-  const [split, { isLoading, error }] = useSplitModelMutation();
+  const [split, { busy, said }] = useShopCommand('modelSplit');
   if (model.yearFrom === model.yearTo) return null;
   if (!open)
     return (
@@ -29,9 +28,9 @@ export function SplitModel({ model }: { readonly model: ModelView }) {
       />
     );
   const save = async (): Promise<void> => {
-    const body = { of: model.id, fromYear: Number(year), generation: generation.trim() };
-    const { data } = await split({ id, body });
-    if (data !== undefined) router.replace(`/vehicles/${data.id}`);
+    const request = { of: model.id, fromYear: Number(year), generation: generation.trim() };
+    const outcome = await split({ id, request });
+    if (outcome.kind === 'stored') router.replace(`/vehicles/${outcome.data.id}`);
   };
   return (
     <View style={styles.stack}>
@@ -46,7 +45,7 @@ export function SplitModel({ model }: { readonly model: ModelView }) {
             keyboard="number-pad"
             testID="split-year"
             value={year}
-            problem={error === undefined ? undefined : problemText(error)}
+            problem={said}
             onChange={setYear}
           />
         </View>
@@ -62,7 +61,7 @@ export function SplitModel({ model }: { readonly model: ModelView }) {
       <ActionButton
         label="Make it two"
         testID="split-now"
-        disabled={isLoading || !/^\d{4}$/.test(year)}
+        disabled={busy || !/^\d{4}$/.test(year)}
         onPress={() => void save()}
       />
     </View>

@@ -3,8 +3,8 @@ import type { Source } from '@lucky-thread/core/vehicle';
 import { nameOf } from '@lucky-thread/core/vehicle';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { useDescribePhotoMutation, useDropPhotoMutation } from '../../../store/api';
-import { problemText } from '../../../store/problemText';
+import type { BodyOf } from '../../../store/shopCommands';
+import { useShopCommand } from '../../../store/useShopCommand';
 import { ActionButton } from '../../../ui/ActionButton';
 import { Card } from '../../../ui/Card';
 import { Caution } from '../../../ui/Caution';
@@ -16,17 +16,19 @@ import { PinnedPhoto } from './PinnedPhoto';
 
 /** Props of {@link PhotoCard}. */
 export interface PhotoCardProps {
+  readonly modelId: string;
   readonly photo: PhotoView;
   readonly sources: readonly Source[];
 }
 
 /** A photo of a place; what it shows can be said and pinned. */
-export function PhotoCard({ photo, sources }: PhotoCardProps) {
+export function PhotoCard({ modelId, photo, sources }: PhotoCardProps) {
   const [open, setOpen] = useState(false);
   if (open)
     return (
       <PinEditor
         key={photo.version}
+        modelId={modelId}
         photo={photo}
         sources={sources}
         onDone={() => setOpen(false)}
@@ -50,12 +52,16 @@ export function PhotoCard({ photo, sources }: PhotoCardProps) {
 }
 
 /** A source is chosen, then the photo is touched where it is seen. */
-function PinEditor({ photo, sources, onDone }: PhotoCardProps & { readonly onDone: () => void }) {
+function PinEditor({
+  modelId,
+  photo,
+  sources,
+  onDone,
+}: PhotoCardProps & { readonly onDone: () => void }) {
   const [pins, setPins] = useState<readonly PhotoPinInput[]>(photo.pins);
   const [caption, setCaption] = useState(photo.caption);
   const [chosen, setChosen] = useState<string>();
-  const [describe, { isLoading }] = useDescribePhotoMutation();
-  const [problem, setProblem] = useState<string>();
+  const [describe, { busy, said }] = useShopCommand('photoWords');
   const pinned = (sourceId: string): boolean => pins.some((pin) => pin.sourceId === sourceId);
   const put = (sourceId: string, at: { readonly x: number; readonly y: number }): void =>
     setPins([...pins.filter((pin) => pin.sourceId !== sourceId), { sourceId, ...at }]);
@@ -65,12 +71,12 @@ function PinEditor({ photo, sources, onDone }: PhotoCardProps & { readonly onDon
     if (!pinned(sourceId)) put(sourceId, { x: 0.5, y: 0.5 });
   };
   const save = async (): Promise<void> => {
-    const { error } = await describe({
+    const outcome = await describe({
+      modelId,
       photoId: photo.id,
-      body: { base: photo.version, caption: caption.trim(), pins: [...pins] },
+      request: { base: photo.version, caption: caption.trim(), pins: [...pins] },
     });
-    setProblem(error === undefined ? undefined : problemText(error));
-    if (error === undefined) onDone();
+    if (outcome.kind !== 'refused') onDone();
   };
   return (
     <Card testID="pin-editor">
@@ -111,16 +117,16 @@ function PinEditor({ photo, sources, onDone }: PhotoCardProps & { readonly onDon
         value={caption}
         onChange={setCaption}
       />
-      {problem !== undefined && <Caution testID="photo-refusal">{problem}</Caution>}
+      {said !== undefined && <Caution testID="photo-refusal">{said}</Caution>}
       <View style={styles.row}>
-        <DropPhoto photoId={photo.id} />
+        <DropPhoto modelId={modelId} photoId={photo.id} />
         <ActionButton label="Leave it" testID="leave-pins" onPress={onDone} />
         <ActionButton
           kind="next"
           label="Keep it so"
           testID="keep-pins"
           style={styles.grow}
-          disabled={isLoading}
+          disabled={busy}
           onPress={() => void save()}
         />
       </View>
@@ -159,15 +165,15 @@ function Nudge(props: {
 }
 
 /** Taking a photo away asks once more. */
-function DropPhoto({ photoId }: { readonly photoId: string }) {
-  const [drop] = useDropPhotoMutation();
+function DropPhoto(props: BodyOf<'photoRemoval'>) {
+  const [drop] = useShopCommand('photoRemoval');
   const [asked, setAsked] = useState(false);
   return (
     <ActionButton
       kind="quiet"
       label={asked ? 'Really delete it' : 'Delete…'}
       testID="drop-photo"
-      onPress={() => (asked ? void drop(photoId) : setAsked(true))}
+      onPress={() => (asked ? void drop(props) : setAsked(true))}
     />
   );
 }

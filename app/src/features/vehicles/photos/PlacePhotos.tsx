@@ -2,9 +2,7 @@ import type { ModelView, PlaceView } from '@lucky-thread/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
-import { useUploadPhotoMutation } from '../../../store/api';
-import { problemText } from '../../../store/problemText';
-import { ActionButton } from '../../../ui/ActionButton';
+import { useShopCommand } from '../../../store/useShopCommand';
 import { Caution } from '../../../ui/Caution';
 import { FilePicker } from '../../../ui/FilePicker';
 import { SPACE } from '../../../ui/tokens';
@@ -27,7 +25,7 @@ export function PlacePhotos(props: { readonly model: ModelView; readonly place: 
         </Words>
       )}
       {photos.map((photo) => (
-        <PhotoCard key={photo.id} photo={photo} sources={place.sources} />
+        <PhotoCard modelId={model.id} key={photo.id} photo={photo} sources={place.sources} />
       ))}
       <View style={styles.row}>
         <FilePicker
@@ -48,9 +46,6 @@ export function PlacePhotos(props: { readonly model: ModelView; readonly place: 
       </View>
       {adding.busy && <Words testID="photo-sending">Scaling and sending…</Words>}
       {adding.problem !== undefined && <Caution testID="photo-problem">{adding.problem}</Caution>}
-      {adding.again !== undefined && (
-        <ActionButton label="Send it again" testID="photo-again" onPress={adding.again} />
-      )}
       <Words kind="small" soft>
         Scaled down on this device; where and when the camera says it was taken is left out.
       </Words>
@@ -58,27 +53,20 @@ export function PlacePhotos(props: { readonly model: ModelView; readonly place: 
   );
 }
 
-/** Scales and sends a photo; one that did not arrive is kept to be sent again under the same id. */
+/** Scales a photo and hands it over to be sent: without a signal it waits on this device. */
 function useAddPhoto(modelId: string, placeId: string) {
-  const [upload, { isLoading }] = useUploadPhotoMutation();
+  const [upload, { busy, said }] = useShopCommand('photo');
   const [scaling, setScaling] = useState(false);
   const [problem, setProblem] = useState<string>();
-  const [unsent, setUnsent] = useState<{ readonly photoId: string; readonly jpeg: Blob }>();
-  const send = async (photo: { readonly photoId: string; readonly jpeg: Blob }): Promise<void> => {
-    setUnsent(undefined);
-    const { error } = await upload({ modelId, placeId, ...photo });
-    setProblem(error === undefined ? undefined : problemText(error));
-    if (error !== undefined) setUnsent(photo);
-  };
   return {
-    busy: scaling || isLoading,
-    problem,
-    again: unsent === undefined ? undefined : () => void send(unsent),
+    busy: scaling || busy,
+    problem: problem ?? said,
     add: async (file: File): Promise<void> => {
       setScaling(true);
       setProblem(undefined);
       try {
-        await send({ photoId: uuidv7(), jpeg: await jpegFrom(file) });
+        const jpegBase64 = await jpegFrom(file);
+        await upload({ modelId, placeId, photoId: uuidv7(), jpegBase64 });
       } catch (error) {
         setProblem(error instanceof Error ? error.message : String(error));
       } finally {

@@ -4,8 +4,7 @@ import type { Place, SlotSource } from '@lucky-thread/core/vehicle';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { slotTitle } from '../../../panel/sourceTitle';
-import { useEnterHandbookMutation } from '../../../store/api';
-import { problemText } from '../../../store/problemText';
+import { useShopCommand } from '../../../store/useShopCommand';
 import { ActionButton } from '../../../ui/ActionButton';
 import { Caution } from '../../../ui/Caution';
 import { Field } from '../../../ui/Field';
@@ -64,9 +63,9 @@ function Entry(props: {
 }) {
   const { modelId, slot } = props;
   const [text, setText] = useState('');
-  const [enter, { isLoading, error }] = useEnterHandbookMutation();
+  const [enter, { busy, said }] = useShopCommand('handbook');
   const send = (entry: string | null): void =>
-    void enter({ modelId, sourceId: slot.id, body: { entry } });
+    void enter({ modelId, sourceId: slot.id, request: { entry } });
   const words = text.trim();
   return (
     <View style={styles.stack} testID="handbook-entry-card">
@@ -84,20 +83,20 @@ function Entry(props: {
           if (words !== '') send(words);
         }}
       />
-      {error !== undefined && <Caution>{problemText(error)}</Caution>}
+      {said !== undefined && <Caution>{said}</Caution>}
       <View style={styles.row}>
         <ActionButton label="Later" testID="list-later" onPress={props.onPass} />
         <ActionButton
           label="Not listed"
           testID="list-none"
-          disabled={isLoading}
+          disabled={busy}
           onPress={() => send(null)}
         />
         <ActionButton
           label="Keep it"
           testID="list-keep"
           style={styles.grow}
-          disabled={isLoading || words === ''}
+          disabled={busy || words === ''}
           onPress={() => send(words)}
         />
       </View>

@@ -4,7 +4,7 @@ import { PLACE_KIND_NAMES } from '@lucky-thread/core/vehicle';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { useModelQuery } from '../../../store/api';
+import { useModel } from '../../../store/shown';
 import { ActionButton } from '../../../ui/ActionButton';
 import { Screen, useWide } from '../../../ui/Screen';
 import { Failed, Loading } from '../../../ui/States';
@@ -24,7 +24,7 @@ export interface PlacePageProps {
 
 /** One place of a vehicle: how to get at it, what it holds, and photos of it. */
 export function PlacePage({ modelId, placeId }: PlacePageProps) {
-  const model = useModelQuery(modelId);
+  const model = useModel(modelId);
   if (model.isError)
     return <Failed what="The vehicle model" onRetry={() => void model.refetch()} />;
   if (model.data === undefined) return <Loading what="the vehicle model" />;
