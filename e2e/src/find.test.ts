@@ -108,7 +108,6 @@ it('takes what the handbook says without a signal, and sends it by itself when t
   await visitor.textIs('unsaved', /1 entry is not saved yet: kept on this device/);
   await noFaults();
   await visitor.offline(false);
-  await visitor.touch('retry-unsaved');
   await visitor.until('it is saved', async () => !(await visitor.has('unsaved')));
   await visitor.go(`/jobs/${jobId}/find`);
   await visitor.touch('slot-dash/F9');

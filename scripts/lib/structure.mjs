@@ -8,7 +8,7 @@ const PACKAGES = ['core', 'contract', 'work', 'server', 'app'];
 /** What may not get worse. */
 const LIMITS = {
   circles: 0,
-  longFunctionsPercent: { core: 2, contract: 2, work: 2, server: 3, app: 12 },
+  longFunctionsPercent: { core: 2, contract: 2, work: 2, server: 3, app: 3 },
   positional: 4,
 };
 const LONG_LINES = 50;

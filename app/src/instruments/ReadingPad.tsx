@@ -1,3 +1,4 @@
+import type { Glow } from '@lucky-thread/core/identify';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../ui/ActionButton';
@@ -45,16 +46,7 @@ export function ReadingPad(props: ReadingPadProps) {
     <View style={styles.pad} testID={testID}>
       <View style={styles.row}>
         {props.first === 'meter' && volts}
-        {(['lit', 'dim', 'dark'] as const).map((glow) => (
-          <ActionButton
-            key={glow}
-            label={{ lit: 'Lit', dim: 'Dim', dark: 'Dark' }[glow]}
-            spoken={`Lamp ${glow}`}
-            testID={`${testID}-${glow}`}
-            style={styles.key}
-            onPress={() => void taker.glow(glow).then(done)}
-          />
-        ))}
+        <LampKeys testID={testID} onGlow={(glow) => void taker.glow(glow).then(done)} />
         {props.first !== 'meter' && volts}
         {props.simulated && (
           <ActionButton
@@ -67,6 +59,42 @@ export function ReadingPad(props: ReadingPadProps) {
           />
         )}
       </View>
+      <TakerState taker={taker} testID={testID} />
+      {typing && (
+        <Keypad
+          unit={unit}
+          text={text}
+          onText={setText}
+          onLog={() => void taker.volts(text).then(done)}
+        />
+      )}
+    </View>
+  );
+}
+
+function LampKeys(props: { readonly testID: string; readonly onGlow: (glow: Glow) => void }) {
+  return (['lit', 'dim', 'dark'] as const).map((glow) => (
+    <ActionButton
+      key={glow}
+      label={{ lit: 'Lit', dim: 'Dim', dark: 'Dark' }[glow]}
+      spoken={`Lamp ${glow}`}
+      testID={`${props.testID}-${glow}`}
+      style={styles.key}
+      onPress={() => props.onGlow(glow)}
+    />
+  ));
+}
+
+/** That the meter's line is lost, or what was wrong with the last try. */
+function TakerState({
+  taker,
+  testID,
+}: {
+  readonly taker: ReadingPadProps['taker'];
+  readonly testID: string;
+}) {
+  return (
+    <>
       {taker.link === 'lost' && (
         <Words kind="small" soft testID={`${testID}-link`}>
           ⚡ Meter connection lost. What was read is kept; it connects again at the next touch.
@@ -79,15 +107,7 @@ export function ReadingPad(props: ReadingPadProps) {
           </Words>
         </View>
       )}
-      {typing && (
-        <Keypad
-          unit={unit}
-          text={text}
-          onText={setText}
-          onLog={() => void taker.volts(text).then(done)}
-        />
-      )}
-    </View>
+    </>
   );
 }
 

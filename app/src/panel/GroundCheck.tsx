@@ -1,6 +1,7 @@
 import { groundUnderLoad } from '@lucky-thread/core/choose';
 import { useState } from 'react';
 import { View } from 'react-native';
+import type { NumberFieldProps } from '../ui/NumberField';
 import { NumberField } from '../ui/NumberField';
 import { SPACE } from '../ui/tokens';
 import { Words } from '../ui/Words';
@@ -31,24 +32,12 @@ export function GroundCheck(props: {
         post; switch something on that comes back by it. Continuity proves nothing: one strand
         passes it.
       </Words>
-      <NumberField
-        label="Drop"
-        of={{ unit: 'mV' }}
-        value={dropMv}
-        testID="ground-drop"
-        onValue={setDropMv}
-      />
-      <NumberField
-        label="What flows then"
-        of={{ unit: 'A' }}
-        value={atA}
-        testID="ground-amps"
-        onValue={setAtA}
-      />
+      <Read label="Drop" unit="mV" value={dropMv} testID="ground-drop" onValue={setDropMv} />
+      <Read label="What flows then" unit="A" value={atA} testID="ground-amps" onValue={setAtA} />
       {props.currentA === undefined && (
-        <NumberField
+        <Read
           label="What is to come back by it"
-          of={{ unit: 'A' }}
+          unit="A"
           value={loadA}
           testID="ground-load"
           onValue={setLoadA}
@@ -61,6 +50,11 @@ export function GroundCheck(props: {
       )}
     </View>
   );
+}
+
+/** A figure as it was read. */
+function Read({ unit, ...field }: Omit<NumberFieldProps, 'of'> & { readonly unit: string }) {
+  return <NumberField {...field} of={{ unit }} />;
 }
 
 function within(value: number | undefined, least: number, most: number): boolean {

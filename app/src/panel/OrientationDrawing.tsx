@@ -60,24 +60,7 @@ export function OrientationDrawing({ slot, supply }: OrientationDrawingProps) {
         strokeWidth={2}
       />
       {contacts.map((contact) => (
-        <G key={contact.id}>
-          <Rect
-            x={contact.x - 8}
-            y={contact.y - 15}
-            width={16}
-            height={30}
-            fill={contact.id === supply ? ink : palette.canvas}
-            stroke={ink}
-            strokeWidth={2}
-          />
-          <Label
-            x={contact.x}
-            y={labelBelow(contact, wide) ? contact.y + 31 : contact.y - 21}
-            text={contact.landmark}
-            colour={ink}
-            small
-          />
-        </G>
+        <ContactMark key={contact.id} {...{ contact, wide }} fed={contact.id === supply} />
       ))}
       {line !== undefined && load !== undefined && (
         <>
@@ -86,6 +69,36 @@ export function OrientationDrawing({ slot, supply }: OrientationDrawingProps) {
         </>
       )}
     </Svg>
+  );
+}
+
+/** One contact of the empty slot, filled where the supply enters. */
+function ContactMark(props: {
+  readonly contact: ReturnType<typeof contactsOf>[number];
+  readonly wide: boolean;
+  readonly fed: boolean;
+}) {
+  const { ink, canvas } = usePalette();
+  const { contact, wide, fed } = props;
+  return (
+    <G>
+      <Rect
+        x={contact.x - 8}
+        y={contact.y - 15}
+        width={16}
+        height={30}
+        fill={fed ? ink : canvas}
+        stroke={ink}
+        strokeWidth={2}
+      />
+      <Label
+        x={contact.x}
+        y={labelBelow(contact, wide) ? contact.y + 31 : contact.y - 21}
+        text={contact.landmark}
+        colour={ink}
+        small
+      />
+    </G>
   );
 }
 

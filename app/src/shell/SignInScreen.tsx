@@ -1,3 +1,4 @@
+import type { SignInRequest } from '@lucky-thread/contract';
 import type { Stitch as StitchLine } from '@lucky-thread/core/identify';
 import type { Href } from 'expo-router';
 import { Redirect, useLocalSearchParams } from 'expo-router';
@@ -35,8 +36,8 @@ export function SignInScreen() {
   const [password, setPassword] = useState('');
   const [problem, setProblem] = useState<string>();
   const [signIn, { isLoading }] = useSignInMutation();
-  const enter = async (as: { login: string; password: string }): Promise<void> => {
-    const result = await patiently(() => signIn({ login: as.login, password: as.password }));
+  const enter = async ({ login: as, password: by }: SignInRequest): Promise<void> => {
+    const result = await patiently(() => signIn({ login: as, password: by }));
     setProblem(result.error === undefined ? undefined : problemText(result.error));
     if (result.data === undefined) return;
     // Where somebody else was in this tab is none of the next one's business.
@@ -49,13 +50,7 @@ export function SignInScreen() {
     return <Redirect href={(isOwnPath(next) ? next : '/') as Href} />;
   return (
     <Screen testID="sign-in">
-      <View style={styles.mark}>
-        <Stitch stitch={MARK} step={44} />
-        <Words kind="title" style={styles.name}>
-          Lucky Thread
-        </Words>
-        <Words soft>Pull the right thread once, prove it, and nobody has to pull it again.</Words>
-      </View>
+      <Mark />
       {(session.data?.demoAccounts ?? []).map((account) => (
         <ActionButton
           key={account.login}
@@ -83,6 +78,18 @@ export function SignInScreen() {
         onPress={() => void enter({ login, password })}
       />
     </Screen>
+  );
+}
+
+function Mark() {
+  return (
+    <View style={styles.mark}>
+      <Stitch stitch={MARK} step={44} />
+      <Words kind="title" style={styles.name}>
+        Lucky Thread
+      </Words>
+      <Words soft>Pull the right thread once, prove it, and nobody has to pull it again.</Words>
+    </View>
   );
 }
 

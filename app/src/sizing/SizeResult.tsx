@@ -32,7 +32,6 @@ export function SizeResult({ size, load, id, units }: SizeResultProps) {
   const mine = shownConductor(size, units);
   const other = mine === awg ? metric : awg;
   if (mine === undefined) return null;
-  const nextUp = nextUpFrom(load, mine, size.fuseA);
   return (
     <View style={styles.stack}>
       <View style={styles.figures}>
@@ -55,29 +54,41 @@ export function SizeResult({ size, load, id, units }: SizeResultProps) {
         testID={`why-${id}`}
         onPress={() => setWhy(!why)}
       />
-      {why && (
-        <>
-          <CoordinationChart
-            curves={coordinationCurves(leadOf(load, size.fuseA, mine.size.areaMm2))}
-            wire={mine.size.name}
-            fuseA={size.fuseA}
-          />
-          {reasonsFor(load, mine, size).map((reason) => (
-            <Words kind="small" key={reason.constraint}>{`· ${reason.text}`}</Words>
-          ))}
-          {nextUp !== undefined && (
-            <Words kind="small">
-              {`· One size up, ${nextUp.name}: ${nextUp.percent.toFixed(1)} % drop, ${shown('mass', nextUp.moreGrams, units)} more copper.`}
-            </Words>
-          )}
-          {size.withoutSpare !== undefined && (
-            <Words kind="small">
-              {`· Without the spare ${size.withoutSpare.name} would do: ${shown('mass', -size.withoutSpare.moreGrams, units)} of copper saved.`}
-            </Words>
-          )}
-        </>
-      )}
+      {why && <Why {...{ size, load, units, mine }} />}
     </View>
+  );
+}
+
+/** The fuse chart, and why fuse and wire are these. */
+function Why(
+  props: Pick<SizeResultProps, 'load' | 'units'> & {
+    readonly size: Extract<SizeResultProps['size'], { ok: true }>;
+    readonly mine: NonNullable<ReturnType<typeof shownConductor>>;
+  },
+) {
+  const { size, load, units, mine } = props;
+  const nextUp = nextUpFrom(load, mine, size.fuseA);
+  return (
+    <>
+      <CoordinationChart
+        curves={coordinationCurves(leadOf(load, size.fuseA, mine.size.areaMm2))}
+        wire={mine.size.name}
+        fuseA={size.fuseA}
+      />
+      {reasonsFor(load, mine, size).map((reason) => (
+        <Words kind="small" key={reason.constraint}>{`· ${reason.text}`}</Words>
+      ))}
+      {nextUp !== undefined && (
+        <Words kind="small">
+          {`· One size up, ${nextUp.name}: ${nextUp.percent.toFixed(1)} % drop, ${shown('mass', nextUp.moreGrams, units)} more copper.`}
+        </Words>
+      )}
+      {size.withoutSpare !== undefined && (
+        <Words kind="small">
+          {`· Without the spare ${size.withoutSpare.name} would do: ${shown('mass', -size.withoutSpare.moreGrams, units)} of copper saved.`}
+        </Words>
+      )}
+    </>
   );
 }
 

@@ -147,29 +147,35 @@ function KnotMark({ state, palette }: { state: KnotState; palette: Palette }) {
         />
       );
     case 'blocked':
-      return (
-        <>
-          <Rect
-            x={c - 8}
-            y={c - 8}
-            width={16}
-            height={16}
-            fill={palette.danger}
-            stroke={palette.onDanger}
-            strokeWidth={2}
-          />
-          <Path
-            d={`M${c - 6} ${c + 6} L${c + 6} ${c - 6}`}
-            stroke={palette.onDanger}
-            strokeWidth={2.5}
-          />
-        </>
-      );
+      return <BlockedMark palette={palette} />;
     case 'ahead':
       return (
         <Circle cx={c} cy={c} r={4} fill={palette.canvas} stroke={palette.line} strokeWidth={2} />
       );
   }
+}
+
+/** A square with a bar across: nothing goes on here. */
+function BlockedMark({ palette }: { readonly palette: Palette }) {
+  const c = MIDDLE;
+  return (
+    <>
+      <Rect
+        x={c - 8}
+        y={c - 8}
+        width={16}
+        height={16}
+        fill={palette.danger}
+        stroke={palette.onDanger}
+        strokeWidth={2}
+      />
+      <Path
+        d={`M${c - 6} ${c + 6} L${c + 6} ${c - 6}`}
+        stroke={palette.onDanger}
+        strokeWidth={2.5}
+      />
+    </>
+  );
 }
 
 const styles = StyleSheet.create({

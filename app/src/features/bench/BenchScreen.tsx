@@ -51,18 +51,7 @@ export function BenchScreen() {
         A simulated car, solved as an electrical network: probe it, pull fuses, fit taps. Nothing
         can burn here, and at the end you hear what a real car would have made of it.
       </Words>
-      <View role="radiogroup" aria-label="Level" style={{ gap: SPACE.s }}>
-        {LEVELS.map((one) => (
-          <PickRow
-            key={one.id}
-            title={one.title}
-            text={one.text}
-            chosen={one.id === levelId}
-            testID={`level-${one.id}`}
-            onPress={() => setLevelId(one.id)}
-          />
-        ))}
-      </View>
+      <Levels chosenId={levelId} onLevel={setLevelId} />
       <Field
         label="Car number"
         value={text}
@@ -73,6 +62,26 @@ export function BenchScreen() {
         problem={valid ? undefined : `A whole number from 1 to ${LARGEST_NUMBER}`}
       />
     </Screen>
+  );
+}
+
+function Levels(props: {
+  readonly chosenId: string | undefined;
+  readonly onLevel: (id: string) => void;
+}) {
+  return (
+    <View role="radiogroup" aria-label="Level" style={{ gap: SPACE.s }}>
+      {LEVELS.map((one) => (
+        <PickRow
+          key={one.id}
+          title={one.title}
+          text={one.text}
+          chosen={one.id === props.chosenId}
+          testID={`level-${one.id}`}
+          onPress={() => props.onLevel(one.id)}
+        />
+      ))}
+    </View>
   );
 }
 

@@ -48,17 +48,7 @@ export function FaultPracticeScreen(props: {
       <Words kind="instruction" testID="complaint">
         {`“${SYMPTOMS[fault.symptom].name}.”`}
       </Words>
-      <View role="list" aria-label="What can be looked at" style={{ gap: SPACE.s }}>
-        {SYMPTOMS[fault.symptom].checks.map((check) => (
-          <View role="listitem" key={check}>
-            <Look
-              checkId={check}
-              outcome={done.find((one) => one.check === check)?.outcome}
-              onLook={() => setPractice(look(practice, check))}
-            />
-          </View>
-        ))}
-      </View>
+      <Looks practice={practice} onPractice={setPractice} />
       <Words kind="label">It is</Words>
       <Choice
         label="What it is"
@@ -68,6 +58,27 @@ export function FaultPracticeScreen(props: {
         onChange={(value) => setPractice({ ...practice, named: value })}
       />
     </WithDock>
+  );
+}
+
+/** Everything that can be looked at, with what it showed. */
+function Looks(props: {
+  readonly practice: FaultPractice;
+  readonly onPractice: (practice: FaultPractice) => void;
+}) {
+  const { practice, onPractice } = props;
+  return (
+    <View role="list" aria-label="What can be looked at" style={{ gap: SPACE.s }}>
+      {SYMPTOMS[practice.fault.symptom].checks.map((check) => (
+        <View role="listitem" key={check}>
+          <Look
+            checkId={check}
+            outcome={practice.done.find((one) => one.check === check)?.outcome}
+            onLook={() => onPractice(look(practice, check))}
+          />
+        </View>
+      ))}
+    </View>
   );
 }
 

@@ -78,15 +78,7 @@ function Instruments({ bench, wireId, leads, onAct, onTake }: InHand) {
           </Words>
         )}
       </View>
-      {own.length > 1 && (
-        <Words kind="small" soft testID="readings">
-          {`Before: ${own
-            .slice(0, -1)
-            .map(({ value, state }) => `${describeValue(value)}, ${describeState(state)}`)
-            .slice(-MOST_BEFORE)
-            .join('; ')}.`}
-        </Words>
-      )}
+      <Before readings={own.slice(0, -1)} />
       <View style={styles.row}>
         {INSTRUMENTS.map(([by, label, spoken]) => (
           <ActionButton
@@ -119,6 +111,19 @@ function Instruments({ bench, wireId, leads, onAct, onTake }: InHand) {
         </View>
       </ScrollView>
     </Card>
+  );
+}
+
+/** What a wire showed before the last reading. */
+function Before({ readings }: Pick<InHand['bench'], 'readings'>) {
+  if (readings.length === 0) return null;
+  const said = readings
+    .slice(-MOST_BEFORE)
+    .map(({ value, state }) => `${describeValue(value)}, ${describeState(state)}`);
+  return (
+    <Words kind="small" soft testID="readings">
+      {`Before: ${said.join('; ')}.`}
+    </Words>
   );
 }
 

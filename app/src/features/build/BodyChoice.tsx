@@ -67,18 +67,24 @@ export function BodyChoice({ body, style, onBody }: BodyChoiceProps) {
         onPress={() => onBody({ ...measures, style, passages: [...passages] })}
       />
       {blocked.map(({ id }) => (
-        <View key={id} style={styles.line}>
-          <Words kind="small" style={styles.grow}>{`Nothing goes through: ${id}`}</Words>
-          <ActionButton
-            kind="quiet"
-            label="Open again"
-            testID={`reopen-${id}`}
-            onPress={() =>
-              onBody({ style, ...(body ?? {}), passages: passages.filter((one) => one.id !== id) })
-            }
-          />
-        </View>
+        <Blocked
+          key={id}
+          id={id}
+          onOpen={() =>
+            onBody({ style, ...(body ?? {}), passages: passages.filter((one) => one.id !== id) })
+          }
+        />
       ))}
+    </View>
+  );
+}
+
+/** A passage that nothing goes through; a touch opens it again. */
+function Blocked({ id, onOpen }: { readonly id: string; readonly onOpen: () => void }) {
+  return (
+    <View style={styles.line}>
+      <Words kind="small" style={styles.grow}>{`Nothing goes through: ${id}`}</Words>
+      <ActionButton kind="quiet" label="Open again" testID={`reopen-${id}`} onPress={onOpen} />
     </View>
   );
 }

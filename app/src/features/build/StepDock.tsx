@@ -27,7 +27,6 @@ export interface StepDockProps {
 export function StepDock(props: StepDockProps) {
   const { jobId, step, number, all, onDone, onPass } = props;
   const [passing, setPassing] = useState(false);
-  const [reason, setReason] = useState('');
   const pass = (): void => {
     if (!step.hold) onPass('passed over');
     else setPassing(!passing);
@@ -52,22 +51,7 @@ export function StepDock(props: StepDockProps) {
         <Caution key={caution}>{caution}</Caution>
       ))}
       {step.waitS !== undefined && <StepTimer id={`${jobId} ${step.id}`} seconds={step.waitS} />}
-      {passing && (
-        <>
-          <Field
-            label="Why is this passed over? It stays with the job."
-            value={reason}
-            testID="step-reason"
-            onChange={setReason}
-          />
-          <ActionButton
-            label="Pass over with this reason"
-            testID="step-pass-reason"
-            disabled={reason.trim().length < 3}
-            onPress={() => onPass(reason.trim())}
-          />
-        </>
-      )}
+      {passing && <PassReason onPass={onPass} />}
       <View style={styles.row}>
         <ActionButton
           kind="next"
@@ -83,6 +67,27 @@ export function StepDock(props: StepDockProps) {
         />
       </View>
     </View>
+  );
+}
+
+/** What must not be passed over lightly is passed over for a reason only. */
+function PassReason({ onPass }: Pick<StepDockProps, 'onPass'>) {
+  const [reason, setReason] = useState('');
+  return (
+    <>
+      <Field
+        label="Why is this passed over? It stays with the job."
+        value={reason}
+        testID="step-reason"
+        onChange={setReason}
+      />
+      <ActionButton
+        label="Pass over with this reason"
+        testID="step-pass-reason"
+        disabled={reason.trim().length < 3}
+        onPress={() => onPass(reason.trim())}
+      />
+    </>
   );
 }
 

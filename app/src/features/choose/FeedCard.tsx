@@ -72,17 +72,9 @@ export function FeedCard(props: FeedCardProps) {
           props.onChoose(movedTo(tapped?.plan, { feedId: feed.id, sourceId }))
         }
       />
-      {tapped !== undefined && chosen?.wantsReason !== undefined && (
-        <Reason
+      {tapped !== undefined && chosen !== undefined && (
+        <StillAsked
           key={tapped.source.id}
-          candidate={chosen}
-          plan={tapped.plan}
-          onPlan={props.onChoose}
-        />
-      )}
-      {tapped !== undefined && chosen?.headroom.verdict === 'measure' && (
-        <Clamp
-          key={`clamp-${tapped.source.id}`}
           candidate={chosen}
           plan={tapped.plan}
           onPlan={props.onChoose}
@@ -103,6 +95,17 @@ export function FeedCard(props: FeedCardProps) {
         <OrientationCard context={context} finding={finding} tapped={tapped} />
       )}
     </Card>
+  );
+}
+
+/** What the chosen source still asks for: a reason, a reading of what flows there. */
+function StillAsked(props: Parameters<typeof Reason>[0]) {
+  const { candidate } = props;
+  return (
+    <>
+      {candidate.wantsReason !== undefined && <Reason {...props} />}
+      {candidate.headroom.verdict === 'measure' && <Clamp {...props} />}
+    </>
   );
 }
 

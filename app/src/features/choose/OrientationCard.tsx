@@ -71,24 +71,31 @@ export function OrientationCard({ context, finding, tapped }: OrientationCardPro
           onPress={() => dispatch(carBroughtTo({ jobId: context.job.id, state: stateAt(place) }))}
         />
       )}
-      {there && (
-        <>
-          <Words kind="small">
-            {`Fuse out, ${describeState(finding.probing.state)}: read both contacts of the empty slot.`}
-          </Words>
-          {slot.contacts.map((contact) => (
-            <ContactPad
-              key={contact.id}
-              {...{ context, finding, tapped }}
-              contact={contact.id}
-              landmark={contact.landmark}
-              last={readings.filter((one) => one.contact === contact.id).at(-1)}
-            />
-          ))}
-        </>
-      )}
+      {there && <ContactPads {...{ context, finding, tapped }} />}
       <OrientationVerdict orientation={orientation} tapped={tapped} />
     </View>
+  );
+}
+
+/** Both contacts of the empty slot, to be read. */
+function ContactPads({ context, finding, tapped }: OrientationCardProps) {
+  const { source: slot } = tapped;
+  const readings = contactReadings(slot.id, coreReadings(finding.rows));
+  return (
+    <>
+      <Words kind="small">
+        {`Fuse out, ${describeState(finding.probing.state)}: read both contacts of the empty slot.`}
+      </Words>
+      {slot.contacts.map((contact) => (
+        <ContactPad
+          key={contact.id}
+          {...{ context, finding, tapped }}
+          contact={contact.id}
+          landmark={contact.landmark}
+          last={readings.filter((one) => one.contact === contact.id).at(-1)}
+        />
+      ))}
+    </>
   );
 }
 

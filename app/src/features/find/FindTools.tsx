@@ -80,7 +80,7 @@ const LIMITS: readonly {
 /** How far the plan goes, and what it must do without. */
 function PlanLimits({ context, probing, onLimit }: FindToolsProps) {
   const dispatch = useAppDispatch();
-  const { cannot, until, lamp, handbook, alone } = probing;
+  const { until } = probing;
   const jobId = context.job.id;
   return (
     <Card testID="plan-limits">
@@ -99,34 +99,44 @@ function PlanLimits({ context, probing, onLimit }: FindToolsProps) {
           : 'Goes on until accessory, ignition and constant can be told from their look-alikes.'}
       </Words>
       <Words kind="heading">Not possible now</Words>
-      <View style={styles.wrap}>
-        {LIMITS.map(({ label, places }) => {
-          const left = places.every((place) => cannot.includes(place));
-          return (
-            <ActionButton
-              key={label}
-              label={`${left ? '☒' : '☐'} ${label}`}
-              onPress={() => onLimit(places, !left)}
-            />
-          );
-        })}
-        <ActionButton
-          label={`${lamp ? '☐' : '☒'} No test lamp`}
-          testID="limit-lamp"
-          onPress={() => dispatch(lampChanged({ jobId, lamp: !lamp }))}
-        />
-        <ActionButton
-          label={`${handbook ? '☐' : '☒'} No handbook`}
-          testID="limit-handbook"
-          onPress={() => dispatch(handbookChanged({ jobId, handbook: !handbook }))}
-        />
-        <ActionButton
-          label={`${alone ? '☒' : '☐'} Nobody helps`}
-          testID="limit-alone"
-          onPress={() => dispatch(helpChanged({ jobId, alone: !alone }))}
-        />
-      </View>
+      <NotPossible {...{ context, probing, onLimit }} />
     </Card>
+  );
+}
+
+/** States, tools and helpers that are out of reach now: a touch says so, another takes it back. */
+function NotPossible({ context, probing, onLimit }: FindToolsProps) {
+  const dispatch = useAppDispatch();
+  const { cannot, lamp, handbook, alone } = probing;
+  const jobId = context.job.id;
+  return (
+    <View style={styles.wrap}>
+      {LIMITS.map(({ label, places }) => {
+        const left = places.every((place) => cannot.includes(place));
+        return (
+          <ActionButton
+            key={label}
+            label={`${left ? '☒' : '☐'} ${label}`}
+            onPress={() => onLimit(places, !left)}
+          />
+        );
+      })}
+      <ActionButton
+        label={`${lamp ? '☐' : '☒'} No test lamp`}
+        testID="limit-lamp"
+        onPress={() => dispatch(lampChanged({ jobId, lamp: !lamp }))}
+      />
+      <ActionButton
+        label={`${handbook ? '☐' : '☒'} No handbook`}
+        testID="limit-handbook"
+        onPress={() => dispatch(handbookChanged({ jobId, handbook: !handbook }))}
+      />
+      <ActionButton
+        label={`${alone ? '☒' : '☐'} Nobody helps`}
+        testID="limit-alone"
+        onPress={() => dispatch(helpChanged({ jobId, alone: !alone }))}
+      />
+    </View>
   );
 }
 

@@ -43,21 +43,7 @@ export function LegendCheck({ panels }: { readonly panels: readonly Panel[] }) {
         Hold the panel as you see it. Type the ratings you read, left to right: “10 15 - ?” with -
         for an empty position and ? for one you did not look at.
       </Words>
-      <View style={styles.rows}>
-        {Array.from({ length: count }, (_, row) => (
-          <Field
-            key={row}
-            label={`Row ${row + 1} of ${count}, ${panel.columns} positions`}
-            value={rows[row] ?? ''}
-            testID={`legend-row-${row}`}
-            onChange={(text) =>
-              setRows(
-                Array.from({ length: count }, (__, at) => (at === row ? text : (rows[at] ?? ''))),
-              )
-            }
-          />
-        ))}
-      </View>
+      <Rows panel={panel} rows={rows} onRows={setRows} />
       {typeof outcome === 'string' ? (
         <Words kind="small">✕ {outcome}</Words>
       ) : (
@@ -67,6 +53,29 @@ export function LegendCheck({ panels }: { readonly panels: readonly Panel[] }) {
         {`Legends are read in ${LEGEND_LANGUAGE_NAMES.join(', ')}, and in the letter codes of Japanese-market cars, shortened as print does. A legend that can’t be read is unknown, not harmless.`}
       </Words>
     </Card>
+  );
+}
+
+/** A field for each row of the panel, as it is held. */
+function Rows(props: {
+  readonly panel: Panel;
+  readonly rows: readonly string[];
+  readonly onRows: (rows: readonly string[]) => void;
+}) {
+  const { panel, rows, onRows } = props;
+  const all = Array.from({ length: panel.rows }, (_, row) => rows[row] ?? '');
+  return (
+    <View style={styles.rows}>
+      {all.map((typed, row) => (
+        <Field
+          key={row}
+          label={`Row ${row + 1} of ${panel.rows}, ${panel.columns} positions`}
+          value={typed}
+          testID={`legend-row-${row}`}
+          onChange={(text) => onRows(all.map((one, at) => (at === row ? text : one)))}
+        />
+      ))}
+    </View>
   );
 }
 

@@ -99,30 +99,37 @@ function NextButtons(props: NextDockProps & { readonly next: NextAction }) {
       return <>{props.lookUp(next.sourceId)}</>;
     case 'exhausted':
       return <NotFound {...props} needIds={next.needIds} />;
-    case 'visit': {
-      const { place, state, clip = 'ground' } = next.visit;
-      if (stateId(props.state) === stateId(state) && props.clip === clip) return null;
-      return (
-        <View style={styles.row}>
-          <ActionButton
-            kind="next"
-            label={arrivedAt(next.visit, props.state)}
-            testID="arrived"
-            style={styles.grow}
-            onPress={() => props.onArrived(next.visit)}
-          />
-          {DEFERRABLE.includes(place) && (
-            <ActionButton
-              label="Later"
-              spoken={`Leave ${PLACE_WORDS[place]} for later`}
-              testID="defer"
-              onPress={() => props.onDefer(place, true)}
-            />
-          )}
-        </View>
-      );
-    }
+    case 'visit':
+      return <VisitButtons {...props} visit={next.visit} />;
   }
+}
+
+/** The car is to be brought somewhere: done, or left for later; nothing where it is there already. */
+function VisitButtons(
+  props: NextDockProps & { readonly visit: Extract<NextAction, { kind: 'visit' }>['visit'] },
+) {
+  const { visit } = props;
+  const { place, state, clip = 'ground' } = visit;
+  if (stateId(props.state) === stateId(state) && props.clip === clip) return null;
+  return (
+    <View style={styles.row}>
+      <ActionButton
+        kind="next"
+        label={arrivedAt(visit, props.state)}
+        testID="arrived"
+        style={styles.grow}
+        onPress={() => props.onArrived(visit)}
+      />
+      {DEFERRABLE.includes(place) && (
+        <ActionButton
+          label="Later"
+          spoken={`Leave ${PLACE_WORDS[place]} for later`}
+          testID="defer"
+          onPress={() => props.onDefer(place, true)}
+        />
+      )}
+    </View>
+  );
 }
 
 /** Ways on where something is on none of the sources: enter more, go on without a lead that may be left off, or with the rest. */

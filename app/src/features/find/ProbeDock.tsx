@@ -143,16 +143,7 @@ function SourcePad(
   const undo = (): void => {
     if (last !== undefined) dispatch(withdraw(jobId, last.id));
   };
-  const take = (kept: boolean): void => {
-    if (kept) props.onTaken();
-  };
-  useShortcuts({
-    l: { what: 'Lamp lit', run: () => void taker.glow('lit').then(take) },
-    i: { what: 'Lamp dim', run: () => void taker.glow('dim').then(take) },
-    d: { what: 'Lamp dark', run: () => void taker.glow('dark').then(take) },
-    m: { what: 'Simulated meter', run: () => void taker.simulated().then(take) },
-    u: { what: 'Undo the last reading', run: undo },
-  });
+  usePadKeys(taker, { onTaken: props.onTaken, undo });
   return (
     <View style={styles.pad}>
       {context.job.device.feeds.some(({ role }) => isTrigger(role)) && (
@@ -179,6 +170,23 @@ function SourcePad(
       />
     </View>
   );
+}
+
+/** Keys for what the thumb does on the pad. */
+function usePadKeys(
+  taker: ReturnType<typeof useTakeReading>,
+  then: { readonly onTaken: () => void; readonly undo: () => void },
+): void {
+  const take = (kept: boolean): void => {
+    if (kept) then.onTaken();
+  };
+  useShortcuts({
+    l: { what: 'Lamp lit', run: () => void taker.glow('lit').then(take) },
+    i: { what: 'Lamp dim', run: () => void taker.glow('dim').then(take) },
+    d: { what: 'Lamp dark', run: () => void taker.glow('dark').then(take) },
+    m: { what: 'Simulated meter', run: () => void taker.simulated().then(take) },
+    u: { what: 'Undo the last reading', run: then.undo },
+  });
 }
 
 /** What the clip sits on when it counts from plus: the battery's own post, or a constant that was proved. */

@@ -22,6 +22,13 @@ export interface PopPadProps {
   readonly onSimulated: () => void;
 }
 
+/** What the cone of a speaker that popped did, with the button's label and what is spoken of it. */
+const CONE_ANSWERS = [
+  ['out', 'Cone out', 'Cone out'],
+  ['in', 'Cone in', 'Cone in'],
+  ['unseen', 'Unseen', 'It popped, but the cone can’t be seen'],
+] as const;
+
 /** What the 9 V pop did: which speaker, and which way its cone moved. */
 export function PopPad({ simulated, onPop, onSimulated }: PopPadProps) {
   const [speaker, setSpeaker] = useState<(typeof SPEAKERS)[number]>();
@@ -35,28 +42,16 @@ export function PopPad({ simulated, onPop, onSimulated }: PopPadProps) {
         onChange={setSpeaker}
       />
       <View style={styles.row}>
-        <ActionButton
-          label="Cone out"
-          testID="pop-out"
-          style={styles.even}
-          disabled={speaker === undefined}
-          onPress={() => onPop('out', speaker)}
-        />
-        <ActionButton
-          label="Cone in"
-          testID="pop-in"
-          style={styles.even}
-          disabled={speaker === undefined}
-          onPress={() => onPop('in', speaker)}
-        />
-        <ActionButton
-          label="Unseen"
-          spoken="It popped, but the cone can’t be seen"
-          testID="pop-unseen"
-          style={styles.even}
-          disabled={speaker === undefined}
-          onPress={() => onPop('unseen', speaker)}
-        />
+        {CONE_ANSWERS.map(([cone, label, spoken]) => (
+          <ActionButton
+            key={cone}
+            {...{ label, spoken }}
+            testID={`pop-${cone}`}
+            style={styles.even}
+            disabled={speaker === undefined}
+            onPress={() => onPop(cone, speaker)}
+          />
+        ))}
         <ActionButton
           label="Silence"
           testID="pop-none"

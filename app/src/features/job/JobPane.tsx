@@ -70,30 +70,35 @@ function Pane(props: {
         </Words>
       )}
       <Words kind="heading">{device.name}</Words>
-      {device.feeds
-        .filter((feed) => feed.role !== 'ground')
-        .map((feed) => (
-          <Card key={feed.id}>
-            <View style={styles.feed}>
-              <View style={styles.grow}>
-                <Words kind="label">{feed.name}</Words>
-                <Words>
-                  {planWords(
-                    model,
-                    job.plan.find((one) => one.feedId === feed.id),
-                  )}
-                </Words>
-              </View>
-              <Words kind="label">{stepOf(job, feed.id)}</Words>
-            </View>
-          </Card>
-        ))}
+      <Feeds job={job} model={model} />
       <JobStanding job={job} />
       <Words kind="small" soft>
         {`Started by ${job.createdBy} on ${job.createdAt.slice(0, 10)}, last touched ${job.updatedAt.slice(0, 10)}.`}
       </Words>
     </Screen>
   );
+}
+
+/** Feed by feed: from where it is planned, and how far it is. */
+function Feeds({ job, model }: { readonly job: JobView; readonly model: ModelView }) {
+  return job.device.feeds
+    .filter((feed) => feed.role !== 'ground')
+    .map((feed) => (
+      <Card key={feed.id}>
+        <View style={styles.feed}>
+          <View style={styles.grow}>
+            <Words kind="label">{feed.name}</Words>
+            <Words>
+              {planWords(
+                model,
+                job.plan.find((one) => one.feedId === feed.id),
+              )}
+            </Words>
+          </View>
+          <Words kind="label">{stepOf(job, feed.id)}</Words>
+        </View>
+      </Card>
+    ));
 }
 
 function planWords(model: ModelView, plan: FeedPlanInput | undefined): string {

@@ -71,24 +71,29 @@ export function LogScreen({ context }: { readonly context: JobContext }) {
           first={index === 0}
         />
       ))}
-      {open.length === 0 && (
-        <ActionButton
-          kind="quiet"
-          label="Something does not work: find out why"
-          testID="find-fault"
-          onPress={() =>
-            router.navigate({
-              pathname: '/tools/[tool]',
-              params: { tool: 'fault', job: context.job.id },
-            })
-          }
-        />
-      )}
-      {open.length === 0 && <JobStanding job={context.job} />}
+      {open.length === 0 && <Afterwards job={context.job} />}
       {logged.map((tap) => (
         <TapPointCard key={tap.id} tap={tap} model={context.model} />
       ))}
     </Screen>
+  );
+}
+
+/** What can still come of a job that is logged: a fault, a customer who comes back. */
+function Afterwards({ job }: Pick<JobContext, 'job'>) {
+  const router = useRouter();
+  return (
+    <>
+      <ActionButton
+        kind="quiet"
+        label="Something does not work: find out why"
+        testID="find-fault"
+        onPress={() =>
+          router.navigate({ pathname: '/tools/[tool]', params: { tool: 'fault', job: job.id } })
+        }
+      />
+      <JobStanding job={job} />
+    </>
   );
 }
 

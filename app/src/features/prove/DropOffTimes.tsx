@@ -46,17 +46,9 @@ function DropOffRow({
     since: 0,
   });
   const running = draft.since > 0;
-  const [now, setNow] = useState(() => Date.now());
-  useEffect(() => {
-    if (!running) return undefined;
-    const tick = setInterval(() => setNow(Date.now()), TICK_MS);
-    return () => clearInterval(tick);
-  }, [running]);
+  const now = useClock(running);
   const verdict = noted === undefined ? undefined : dropOff(noted, feed.currentA);
-  const begin = (): void => {
-    setNow(Date.now());
-    setDraft({ since: Date.now() });
-  };
+  const begin = (): void => setDraft({ since: Date.now() });
   const end = (): void => {
     const seconds = Math.min(LONGEST_S, Math.round((Date.now() - draft.since) / 100) / 10);
     setDraft({ since: 0 });
@@ -88,6 +80,17 @@ function DropOffRow({
       {verdict?.good === true && <Words testID={`dropped-${feed.id}`}>{`✓ ${verdict.text}`}</Words>}
     </View>
   );
+}
+
+/** The time of day, ms since 1970, kept up while it runs. */
+function useClock(running: boolean): number {
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    if (!running) return undefined;
+    const tick = setInterval(() => setNow(Date.now()), TICK_MS);
+    return () => clearInterval(tick);
+  }, [running]);
+  return now;
 }
 
 const styles = StyleSheet.create({

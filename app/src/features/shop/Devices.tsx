@@ -45,19 +45,7 @@ export function Devices() {
       )}
       {devices.data.map((device) => (
         <View key={device.id} style={styles.entry}>
-          <View style={styles.grow}>
-            <Words>{device.name}</Words>
-            <Words kind="small" soft>
-              {leadsOf(device)}
-            </Words>
-          </View>
-          <ActionButton
-            kind="quiet"
-            label="As a file"
-            spoken={`As a file: ${device.name}`}
-            testID={`device-file-${device.name}`}
-            onPress={() => saveText(fileName(device), fileOf(device), 'application/json')}
-          />
+          <DeviceHead device={device} />
           <ActionButton
             kind="quiet"
             label={doubted === device.id ? 'Really take it out' : 'Take out'}
@@ -81,6 +69,27 @@ export function Devices() {
       />
       <BringIn />
     </Card>
+  );
+}
+
+/** A device by its leads, to be handed on as a file. */
+function DeviceHead({ device }: { readonly device: DeviceView }) {
+  return (
+    <>
+      <View style={styles.grow}>
+        <Words>{device.name}</Words>
+        <Words kind="small" soft>
+          {leadsOf(device)}
+        </Words>
+      </View>
+      <ActionButton
+        kind="quiet"
+        label="As a file"
+        spoken={`As a file: ${device.name}`}
+        testID={`device-file-${device.name}`}
+        onPress={() => saveText(fileName(device), fileOf(device), 'application/json')}
+      />
+    </>
   );
 }
 

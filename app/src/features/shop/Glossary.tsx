@@ -47,12 +47,7 @@ export function Glossary() {
       {said !== undefined && <Caution testID="glossary-problem">{said}</Caution>}
       {shown.map((one) => (
         <View key={one.id} style={styles.entry} testID={`glossary-${one.id}`}>
-          <View style={styles.grow}>
-            <Words>{`${one.legend ?? `${one.sourceId} (no legend)`}: ${one.entry ?? 'not listed'}`}</Words>
-            <Words kind="small" soft>
-              {`${one.make} ${one.model}, ${one.by}, ${one.at.slice(0, 10)}`}
-            </Words>
-          </View>
+          <Said entry={one} />
           <ActionButton
             kind="quiet"
             label={doubted === one.id ? 'Really take it out' : 'Take out'}
@@ -67,13 +62,29 @@ export function Glossary() {
           />
         </View>
       ))}
-      {found.length > shown.length && (
-        <Words kind="small" soft>{`${found.length - shown.length} more: type to find them.`}</Words>
-      )}
-      {found.length === 0 && sought.trim() !== '' && (
-        <Words soft>{`Nothing has “${sought.trim()}” in it.`}</Words>
-      )}
+      <Rest more={found.length - shown.length} none={found.length === 0} sought={sought.trim()} />
     </Card>
+  );
+}
+
+function Rest(props: { readonly more: number; readonly none: boolean; readonly sought: string }) {
+  if (props.more > 0)
+    return <Words kind="small" soft>{`${props.more} more: type to find them.`}</Words>;
+  return props.none && props.sought !== '' ? (
+    <Words soft>{`Nothing has “${props.sought}” in it.`}</Words>
+  ) : null;
+}
+
+/** What a handbook said, where, and who looked it up. */
+function Said({ entry }: { readonly entry: GlossaryEntryView }) {
+  const { legend, sourceId, entry: words, make, model, by, at } = entry;
+  return (
+    <View style={styles.grow}>
+      <Words>{`${legend ?? `${sourceId} (no legend)`}: ${words ?? 'not listed'}`}</Words>
+      <Words kind="small" soft>
+        {`${make} ${model}, ${by}, ${at.slice(0, 10)}`}
+      </Words>
+    </View>
   );
 }
 

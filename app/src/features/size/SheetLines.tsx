@@ -17,7 +17,6 @@ export interface SheetLinesProps {
 
 /** Joint, terminal, ground and headroom of a feed, each with its why, and the ways that were refused. */
 export function SheetLines({ sheet, id, units }: SheetLinesProps) {
-  const [refused, setRefused] = useState(false);
   const best = sheet.methods.ranked[0];
   const { terminal, ground, holder, headroom } = sheet;
   return (
@@ -50,21 +49,34 @@ export function SheetLines({ sheet, id, units }: SheetLinesProps) {
         why={`${ground.because} ${ground.steps.join(' ')} At most ${ground.limitV} V over the joint with the load on (${(1000 * ground.limitOhm).toFixed(0)} mΩ).`}
         cautions={[]}
       />
-      {sheet.methods.refused.length > 0 && (
-        <ActionButton
-          kind="quiet"
-          label={refused ? 'Hide what will not do' : 'What will not do'}
-          onPress={() => setRefused(!refused)}
-        />
-      )}
-      {refused &&
-        sheet.methods.refused.map((one) => (
+      <Refused methods={sheet.methods.refused} />
+    </View>
+  );
+}
+
+/** What will not do here, and why: shown when it is asked for. */
+function Refused({
+  methods,
+}: {
+  readonly methods: SheetLinesProps['sheet']['methods']['refused'];
+}) {
+  const [shown, setShown] = useState(false);
+  if (methods.length === 0) return null;
+  return (
+    <>
+      <ActionButton
+        kind="quiet"
+        label={shown ? 'Hide what will not do' : 'What will not do'}
+        onPress={() => setShown(!shown)}
+      />
+      {shown &&
+        methods.map((one) => (
           <Words
             kind="small"
             key={one.method}
           >{`✕ ${one.name}: ${one.constraint} ${one.wayOut}`}</Words>
         ))}
-    </View>
+    </>
   );
 }
 

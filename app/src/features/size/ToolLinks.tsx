@@ -16,49 +16,9 @@ export interface ToolLinksProps {
 }
 
 /** The tools that go on from a feed, with its numbers filled in. */
-export function ToolLinks({ feed, load, size }: ToolLinksProps) {
+export function ToolLinks(props: ToolLinksProps) {
   const router = useRouter();
-  const links: readonly (readonly [id: string, label: string, to: string])[] = [
-    ...(feed.role === 'constant'
-      ? [
-          [
-            'battery',
-            'Parked battery',
-            address(
-              'battery',
-              paramsFor(BATTERY_DEFAULTS, { standbyA: feed.standbyA ?? feed.currentA }),
-            ),
-          ] as const,
-        ]
-      : []),
-    ...(load === undefined
-      ? []
-      : [
-          [
-            'run',
-            'What this wire does',
-            address(
-              'run',
-              paramsFor(WIRE_DEFAULTS, {
-                currentA: load.currentA,
-                oneWayM: load.oneWayM,
-                back: load.returnPath,
-                systemV: String(load.systemV),
-                dropLimitPercent: load.dropLimitPercent,
-                insulation: String(load.insulation),
-                family: load.slot.family,
-                slotA: load.slot.ratingA,
-                ...(size?.ok === true
-                  ? { wire: size.conductors.awg?.size.name ?? `${size.metricMm2} mm²` }
-                  : {}),
-              }),
-            ),
-          ] as const,
-        ]),
-    ...(size?.ok === false
-      ? [['relay', 'Relay instead', address('relay', { currentA: String(feed.currentA) })] as const]
-      : []),
-  ];
+  const links = linksOf(props);
   if (links.length === 0) return null;
   return (
     <View style={styles.row}>
@@ -66,11 +26,50 @@ export function ToolLinks({ feed, load, size }: ToolLinksProps) {
         <ActionButton
           key={id}
           label={label}
-          testID={`open-${id}-${feed.id}`}
+          testID={`open-${id}-${props.feed.id}`}
           onPress={() => router.push(to)}
         />
       ))}
     </View>
+  );
+}
+
+/** A tool with its inputs filled in: id, label, address. */
+type ToolLink = readonly [id: string, label: string, to: string];
+
+function linksOf({ feed, load, size }: ToolLinksProps): ToolLink[] {
+  const links: ToolLink[] = [];
+  if (feed.role === 'constant') {
+    const parked = paramsFor(BATTERY_DEFAULTS, { standbyA: feed.standbyA ?? feed.currentA });
+    links.push(['battery', 'Parked battery', address('battery', parked)]);
+  }
+  if (load !== undefined) links.push(['run', 'What this wire does', runAddress(load, size)]);
+  if (size?.ok === false) {
+    const relay = address('relay', { currentA: String(feed.currentA) });
+    links.push(['relay', 'Relay instead', relay]);
+  }
+  return links;
+}
+
+function runAddress(
+  load: NonNullable<ToolLinksProps['load']>,
+  size: ToolLinksProps['size'],
+): string {
+  return address(
+    'run',
+    paramsFor(WIRE_DEFAULTS, {
+      currentA: load.currentA,
+      oneWayM: load.oneWayM,
+      back: load.returnPath,
+      systemV: String(load.systemV),
+      dropLimitPercent: load.dropLimitPercent,
+      insulation: String(load.insulation),
+      family: load.slot.family,
+      slotA: load.slot.ratingA,
+      ...(size?.ok === true
+        ? { wire: size.conductors.awg?.size.name ?? `${size.metricMm2} mm²` }
+        : {}),
+    }),
   );
 }
 

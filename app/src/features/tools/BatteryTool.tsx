@@ -108,27 +108,8 @@ function MonthCard(props: {
             cutOff={cutOffV === undefined ? undefined : chargeAtRest(plan.battery.type, cutOffV)}
             noStartDay={answer.month.noStartDay}
           />
-          <Words kind="instruction" testID="month-verdict">
-            {answer.month.noStartDay === undefined
-              ? `It starts all month; lowest charge ${percent(answer.month.lowest)}.`
-              : `It may not start from day ${answer.month.noStartDay + 1} on.`}
-          </Words>
-          <Words kind="small">{`The device runs ${answer.month.deviceHours.toFixed(0)} h parked; ${answer.month.inAh.toFixed(0)} Ah in, ${answer.month.outAh.toFixed(0)} Ah out.`}</Words>
-          {answer.safe === undefined ? (
-            <Caution>
-              No cut-off or timer makes this car start safely all month: charge it, drive it more,
-              or fit a larger or second battery.
-            </Caution>
-          ) : (
-            <>
-              <Words>{`Safe: cut-off ${answer.safe.cutOffV} V, ${answer.safe.timerHours === undefined ? 'no timer' : `timer ${answer.safe.timerHours} h`}: ${answer.safe.deviceHours.toFixed(0)} h a month, and it starts in at least ${percent(Math.min(MOST_SURE, answer.safe.worstCrank))} of cases.`}</Words>
-              <ActionButton
-                label="Use these settings"
-                testID="use-safe"
-                onPress={() => props.onSettings(answer.safe?.cutOffV ?? 0, answer.safe?.timerHours)}
-              />
-            </>
-          )}
+          <MonthVerdict month={answer.month} />
+          <SafeSettings safe={answer.safe} onSettings={props.onSettings} />
           <Words kind="heading">What it hangs on</Words>
           {answer.assumptions.slice(0, 4).map((one) => (
             <Words kind="small" key={one.what}>
@@ -141,6 +122,49 @@ function MonthCard(props: {
         </>
       )}
     </Card>
+  );
+}
+
+type MonthAnswer = NonNullable<ReturnType<typeof useMonth>['answer']>;
+
+function MonthVerdict({ month }: { readonly month: MonthAnswer['month'] }) {
+  const { noStartDay, lowest, deviceHours, inAh, outAh } = month;
+  return (
+    <>
+      <Words kind="instruction" testID="month-verdict">
+        {noStartDay === undefined
+          ? `It starts all month; lowest charge ${percent(lowest)}.`
+          : `It may not start from day ${noStartDay + 1} on.`}
+      </Words>
+      <Words kind="small">{`The device runs ${deviceHours.toFixed(0)} h parked; ${inAh.toFixed(0)} Ah in, ${outAh.toFixed(0)} Ah out.`}</Words>
+    </>
+  );
+}
+
+/** A cut-off and a timer with which the car starts safely all month; a touch takes them over. */
+function SafeSettings(props: {
+  readonly safe: MonthAnswer['safe'];
+  readonly onSettings: (cutOffV: number, timerHours: number | undefined) => void;
+}) {
+  const { safe } = props;
+  if (safe === undefined)
+    return (
+      <Caution>
+        No cut-off or timer makes this car start safely all month: charge it, drive it more, or fit
+        a larger or second battery.
+      </Caution>
+    );
+  const { cutOffV, timerHours, deviceHours, worstCrank } = safe;
+  const timer = timerHours === undefined ? 'no timer' : `timer ${timerHours} h`;
+  return (
+    <>
+      <Words>{`Safe: cut-off ${cutOffV} V, ${timer}: ${deviceHours.toFixed(0)} h a month, and it starts in at least ${percent(Math.min(MOST_SURE, worstCrank))} of cases.`}</Words>
+      <ActionButton
+        label="Use these settings"
+        testID="use-safe"
+        onPress={() => props.onSettings(cutOffV, timerHours)}
+      />
+    </>
   );
 }
 

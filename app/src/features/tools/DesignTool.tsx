@@ -166,7 +166,6 @@ function demandFrom(inputs: DesignInputs): RelayDemand {
 /** The relays as they stand with the triggers that are held, and what comes of it. */
 function Design({ demand }: { readonly demand: RelayDemand }) {
   const design = designRelays(demand);
-  const rows = checkDesign(demand, design);
   const rest = demand.triggers.map(() => false);
   const [now, setNow] = useState(() => ({
     on: rest,
@@ -178,7 +177,6 @@ function Design({ demand }: { readonly demand: RelayDemand }) {
     const { pulledIn } = now.state;
     setNow({ on, state: simulateRelays(demand, design, { inputs: { on }, pulledIn }) });
   };
-  const wrong = rows.filter(({ right }) => !right).length;
   return (
     <Card testID="answer">
       <Words kind="title">
@@ -207,9 +205,7 @@ function Design({ demand }: { readonly demand: RelayDemand }) {
         />
       ))}
       <Words kind="small" testID="truth">
-        {wrong === 0
-          ? `Tried on the bench with all ${rows.length} inputs: it does what is wanted in each, and nothing is shorted.`
-          : `${wrong} of ${rows.length} inputs go wrong: do not build this.`}
+        {truthText(checkDesign(demand, design))}
       </Words>
       <Words kind="small" soft>
         {`Each coil draws ${COIL_A.toFixed(2)} A on the road: a trigger of 0.25 A carries one. Diode across every coil, its band to 86, or relays with a resistor built in.`}
@@ -217,6 +213,14 @@ function Design({ demand }: { readonly demand: RelayDemand }) {
       <Caution>{cautionFor(demand)}</Caution>
     </Card>
   );
+}
+
+/** What the bench says of all inputs together. */
+function truthText(rows: ReturnType<typeof checkDesign>): string {
+  const wrong = rows.filter(({ right }) => !right).length;
+  return wrong === 0
+    ? `Tried on the bench with all ${rows.length} inputs: it does what is wanted in each, and nothing is shorted.`
+    : `${wrong} of ${rows.length} inputs go wrong: do not build this.`;
 }
 
 function outcomeWords(

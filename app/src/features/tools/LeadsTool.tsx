@@ -24,34 +24,8 @@ const DEFAULTS = { family: 'radio', colour: 'blue/white' };
 export function LeadsTool() {
   const [inputs, set] = useToolInputs(DEFAULTS);
   const family = LEAD_FAMILIES.find((one): one is LeadFamily => one === inputs.family) ?? 'radio';
-  const { lead, clashes, near } = readLead(family, inputs.colour);
   return (
-    <ToolPage
-      tool="leads"
-      answer={
-        <Card testID="answer">
-          {lead === undefined ? (
-            <Words>
-              {`No ${inputs.colour} lead is usual in this family. Go by the sheet in the device’s box, or read the wire.`}
-            </Words>
-          ) : (
-            <>
-              <Words kind="title">{`${lead.sign} ${lead.role}`}</Words>
-              <Words>{`${lead.direction === 'out' ? 'Comes out of the device' : 'Goes into the device'}, live ${lead.when}.`}</Words>
-              <Words kind="small">{`Not used: ${lead.unused}`}</Words>
-            </>
-          )}
-          {near.length > 0 && (
-            <Caution>{`Passes for: ${near.map((one) => `${one.words} (${one.role})`).join('; ')}.`}</Caution>
-          )}
-          {clashes.map((one) => (
-            <Caution
-              key={one.family}
-            >{`On ${familyWithArticle(one.family)} the same colour is ${one.role}.`}</Caution>
-          ))}
-        </Card>
-      }
-    >
+    <ToolPage tool="leads" answer={<LeadAnswer family={family} colour={inputs.colour} />}>
       <ToolChoice
         label="Family"
         testID="family"
@@ -82,5 +56,33 @@ export function LeadsTool() {
         device’s box comes first.
       </Words>
     </ToolPage>
+  );
+}
+
+/** What a lead of that colour is for in its family, and what it passes for elsewhere. */
+function LeadAnswer({ family, colour }: { readonly family: LeadFamily; readonly colour: string }) {
+  const { lead, clashes, near } = readLead(family, colour);
+  return (
+    <Card testID="answer">
+      {lead === undefined ? (
+        <Words>
+          {`No ${colour} lead is usual in this family. Go by the sheet in the device’s box, or read the wire.`}
+        </Words>
+      ) : (
+        <>
+          <Words kind="title">{`${lead.sign} ${lead.role}`}</Words>
+          <Words>{`${lead.direction === 'out' ? 'Comes out of the device' : 'Goes into the device'}, live ${lead.when}.`}</Words>
+          <Words kind="small">{`Not used: ${lead.unused}`}</Words>
+        </>
+      )}
+      {near.length > 0 && (
+        <Caution>{`Passes for: ${near.map((one) => `${one.words} (${one.role})`).join('; ')}.`}</Caution>
+      )}
+      {clashes.map((one) => (
+        <Caution
+          key={one.family}
+        >{`On ${familyWithArticle(one.family)} the same colour is ${one.role}.`}</Caution>
+      ))}
+    </Card>
   );
 }

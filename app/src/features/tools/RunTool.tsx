@@ -21,7 +21,6 @@ const WIRES = CONDUCTOR_SIZES.filter(
 
 /** What a wire in hand does: the longest run for a load, and the largest load for a run. */
 export function RunTool() {
-  const units = useAppSelector((state) => state.prefs.units);
   const [inputs, set] = useToolInputs(WIRE_DEFAULTS);
   const load = useMemo(() => loadOf(inputs), [inputs]);
   const known = WIRES.some(([name]) => name === inputs.wire);
@@ -30,22 +29,7 @@ export function RunTool() {
       tool="run"
       answer={
         <Card testID="answer">
-          {load === undefined || !known ? (
-            <Words soft>Choose a wire, and mend the marked numbers.</Words>
-          ) : (
-            <>
-              <Answer
-                limit={longestRunM(load, inputs.wire)}
-                text={(metres) => shown('length', metres, units)}
-                name={`longest run one way at ${load.currentA} A`}
-              />
-              <Answer
-                limit={largestLoadA(load, inputs.wire)}
-                text={(amps) => `${amps.toFixed(1)} A`}
-                name={`largest load over ${shown('length', load.oneWayM, units)}`}
-              />
-            </>
-          )}
+          <RunAnswers wire={inputs.wire} load={known ? load : undefined} />
         </Card>
       }
     >
@@ -72,6 +56,27 @@ export function RunTool() {
       />
       <WireConditions inputs={inputs} set={set} />
     </ToolPage>
+  );
+}
+
+/** How far the wire carries the load, and how much over this length; undefined load: not everything is said yet. */
+function RunAnswers(props: { readonly wire: string; readonly load: ReturnType<typeof loadOf> }) {
+  const units = useAppSelector((state) => state.prefs.units);
+  const { wire, load } = props;
+  if (load === undefined) return <Words soft>Choose a wire, and mend the marked numbers.</Words>;
+  return (
+    <>
+      <Answer
+        limit={longestRunM(load, wire)}
+        text={(metres) => shown('length', metres, units)}
+        name={`longest run one way at ${load.currentA} A`}
+      />
+      <Answer
+        limit={largestLoadA(load, wire)}
+        text={(amps) => `${amps.toFixed(1)} A`}
+        name={`largest load over ${shown('length', load.oneWayM, units)}`}
+      />
+    </>
   );
 }
 

@@ -1,4 +1,4 @@
-import type { FieldProblem } from '@lucky-thread/contract';
+import type { FieldProblem, ImportResult } from '@lucky-thread/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useImportTapsMutation } from '../../store/api';
@@ -17,14 +17,11 @@ export function CsvExchange({ modelId }: { readonly modelId: string }) {
     const result = await importTaps({ modelId, file });
     const problem = problemOf(result.error);
     setProblems(problem?.errors ?? []);
-    if (result.data === undefined)
-      setSaid(
-        `Nothing was imported. ${problem?.errors === undefined ? problemText(result.error) : ''}`,
-      );
-    else
-      setSaid(
-        `${result.data.added} added, ${result.data.changed} changed, ${result.data.unchanged} as before.`,
-      );
+    setSaid(
+      result.data === undefined
+        ? `Nothing was imported. ${problem?.errors === undefined ? problemText(result.error) : ''}`
+        : importedText(result.data),
+    );
   };
   return (
     <View style={styles.stack} testID="csv">
@@ -60,6 +57,10 @@ export function CsvExchange({ modelId }: { readonly modelId: string }) {
       )}
     </View>
   );
+}
+
+function importedText({ added, changed, unchanged }: ImportResult): string {
+  return `${added} added, ${changed} changed, ${unchanged} as before.`;
 }
 
 const styles = StyleSheet.create({

@@ -1,3 +1,4 @@
+import type { ModelView, TapPointView } from '@lucky-thread/contract';
 import { modelName, modelYears } from '@lucky-thread/contract';
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
@@ -32,18 +33,11 @@ export function ModelScreen({ modelId }: { readonly modelId: string }) {
   const view = model.data;
   const logged = taps.data.pages.flatMap((page) => page.taps);
   const tapPoints = (
-    <View style={styles.stack}>
-      <Words kind="heading">Tap points</Words>
-      <TapPoints model={view} taps={logged} />
-      {taps.hasNextPage && (
-        <ActionButton
-          label="Show more"
-          testID="more-taps"
-          disabled={taps.isFetching}
-          onPress={() => void taps.fetchNextPage()}
-        />
-      )}
-    </View>
+    <Logged
+      model={view}
+      taps={logged}
+      {...(taps.hasNextPage ? { onMore: () => void taps.fetchNextPage() } : {})}
+    />
   );
   return (
     <Screen testID="model" roomy>
@@ -69,6 +63,25 @@ export function ModelScreen({ modelId }: { readonly modelId: string }) {
       />
       <SplitModel model={view} />
     </Screen>
+  );
+}
+
+/** What was logged of the model, page by page. */
+function Logged(props: {
+  readonly model: ModelView;
+  readonly taps: readonly TapPointView[];
+  /** Fetches the next page; left out where there is none. */
+  readonly onMore?: () => void;
+}) {
+  const { model, taps, onMore } = props;
+  return (
+    <View style={styles.stack}>
+      <Words kind="heading">Tap points</Words>
+      <TapPoints model={model} taps={taps} />
+      {onMore !== undefined && (
+        <ActionButton label="Show more" testID="more-taps" onPress={onMore} />
+      )}
+    </View>
   );
 }
 

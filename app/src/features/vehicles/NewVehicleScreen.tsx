@@ -150,6 +150,15 @@ function useSaveVehicle(
   return { save, busy: model.busy || place.busy, refusal: model.said ?? place.said };
 }
 
+const WHEELS = [
+  { value: 'left', label: 'Wheel left' },
+  { value: 'right', label: 'Wheel right' },
+] as const;
+const STARTED_BY = [
+  { value: 'key', label: 'Key' },
+  { value: 'push button', label: 'Push button' },
+] as const;
+
 function ModelFields(props: {
   readonly draft: VehicleDraft;
   readonly problems: readonly FieldProblem[];
@@ -159,12 +168,11 @@ function ModelFields(props: {
   const text = (
     field: 'make' | 'model' | 'generation' | 'yearFrom' | 'yearTo',
     label: string,
-    more: { readonly hint?: string; readonly number?: boolean } = {},
+    more: { readonly number?: boolean } = {},
   ) => (
     <View style={styles.even}>
       <Field
         label={label}
-        hint={more.hint}
         testID={`vehicle-${field}`}
         value={draft[field]}
         {...(more.number === true ? { keyboard: 'number-pad' as const } : {})}
@@ -188,10 +196,7 @@ function ModelFields(props: {
         label="Steering wheel"
         testID="steering"
         even
-        options={[
-          { value: 'left', label: 'Wheel left' },
-          { value: 'right', label: 'Wheel right' },
-        ]}
+        options={WHEELS}
         value={draft.steering}
         onChange={(steering) => onDraft({ ...draft, steering })}
       />
@@ -199,10 +204,7 @@ function ModelFields(props: {
         label="Started by"
         testID="key-type"
         even
-        options={[
-          { value: 'key', label: 'Key' },
-          { value: 'push button', label: 'Push button' },
-        ]}
+        options={STARTED_BY}
         value={draft.keyType}
         onChange={(keyType) => onDraft({ ...draft, keyType })}
       />

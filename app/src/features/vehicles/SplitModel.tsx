@@ -11,22 +11,25 @@ import { Words } from '../../ui/Words';
 
 /** A model that turns out to be two from some year on. */
 export function SplitModel({ model }: { readonly model: ModelView }) {
-  const router = useRouter();
   const [open, setOpen] = useState(false);
+  if (model.yearFrom === model.yearTo) return null;
+  if (open) return <SplitForm model={model} />;
+  return (
+    <ActionButton
+      kind="quiet"
+      label="From some year on it differs…"
+      testID="split-model"
+      onPress={() => setOpen(true)}
+    />
+  );
+}
+
+function SplitForm({ model }: { readonly model: ModelView }) {
+  const router = useRouter();
   const [year, setYear] = useState('');
   const [generation, setGeneration] = useState('');
   const [id] = useState(() => uuidv7());
   const [split, { busy, said }] = useShopCommand('modelSplit');
-  if (model.yearFrom === model.yearTo) return null;
-  if (!open)
-    return (
-      <ActionButton
-        kind="quiet"
-        label="From some year on it differs…"
-        testID="split-model"
-        onPress={() => setOpen(true)}
-      />
-    );
   const save = async (): Promise<void> => {
     const request = { of: model.id, fromYear: Number(year), generation: generation.trim() };
     const outcome = await split({ id, request });

@@ -73,17 +73,22 @@ export function TapPoints({ model, taps }: TapPointsProps) {
               {model.places.find((place) => place.id === placeId)?.name ?? placeId}
             </Words>
           )}
-          {fitting
-            .filter((tap) => placeIdOf(tap.sourceId) === placeId)
-            .map((tap) => (
-              <Guard key={tap.id} what={`Tap point ${tap.sourceId}`}>
-                <TapPointCard tap={tap} model={model} />
-              </Guard>
-            ))}
+          <Cards
+            model={model}
+            taps={fitting.filter((tap) => placeIdOf(tap.sourceId) === placeId)}
+          />
         </View>
       ))}
     </View>
   );
+}
+
+function Cards({ model, taps }: TapPointsProps) {
+  return taps.map((tap) => (
+    <Guard key={tap.id} what={`Tap point ${tap.sourceId}`}>
+      <TapPointCard tap={tap} model={model} />
+    </Guard>
+  ));
 }
 
 function isShown({ status, grade }: TapPointView, shown: Shown): boolean {

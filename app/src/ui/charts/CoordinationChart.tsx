@@ -137,16 +137,22 @@ function Grid({ curves }: { readonly curves: CoordinationCurves }) {
           </Text>
         </G>
       ))}
+      <AxisNames />
+    </>
+  );
+}
+
+function AxisNames() {
+  const palette = usePalette();
+  const width = useChartWidth();
+  const label = { fill: palette.inkSoft, fontFamily: FACES.label, fontSize: 13 } as const;
+  const middle = (HEIGHT - EDGE.bottom) / 2;
+  return (
+    <>
       <Text {...label} x={(EDGE.left + width) / 2} y={HEIGHT - 8} textAnchor="middle">
         current, A
       </Text>
-      <Text
-        {...label}
-        x={12}
-        y={(HEIGHT - EDGE.bottom) / 2}
-        textAnchor="middle"
-        transform={`rotate(-90 12 ${(HEIGHT - EDGE.bottom) / 2})`}
-      >
+      <Text {...label} x={12} y={middle} textAnchor="middle" transform={`rotate(-90 12 ${middle})`}>
         time
       </Text>
     </>

@@ -87,16 +87,7 @@ function Cell(props: CellProps) {
     >
       <View style={styles.row}>
         <Crop {...props} />
-        <View style={styles.read}>
-          <Words kind="heading">
-            {`${cell.ratingA === undefined ? '–' : `${cell.ratingA} A`} ${cell.legend ?? '· · ·'}`}
-          </Words>
-          {cell.doubts.length > 0 && (
-            <Words kind="small" soft={seen}>
-              {seen ? '✓ looked at' : `? ${[...new Set(cell.doubts)].slice(0, 2).join('; ')}`}
-            </Words>
-          )}
-        </View>
+        <AsRead checked={checked} />
         {!isDoubtful && mend}
       </View>
       {open && <Right {...props} />}
@@ -110,6 +101,22 @@ function Cell(props: CellProps) {
           />
           {mend}
         </View>
+      )}
+    </View>
+  );
+}
+
+/** What was read of a cell, and what is doubtful about it. */
+function AsRead({ checked: { cell, seen } }: Pick<CellProps, 'checked'>) {
+  return (
+    <View style={styles.read}>
+      <Words kind="heading">
+        {`${cell.ratingA === undefined ? '–' : `${cell.ratingA} A`} ${cell.legend ?? '· · ·'}`}
+      </Words>
+      {cell.doubts.length > 0 && (
+        <Words kind="small" soft={seen}>
+          {seen ? '✓ looked at' : `? ${[...new Set(cell.doubts)].slice(0, 2).join('; ')}`}
+        </Words>
       )}
     </View>
   );

@@ -20,7 +20,6 @@ const STEP_PX = 4;
 
 /** A picture with four corners on it, to be pulled onto the card by thumb or arrow keys. */
 export function CornerPull({ picture, url, corners, onCorners }: CornerPullProps) {
-  const palette = usePalette();
   const [width, setWidth] = useState(0);
   const scale = width / picture.width;
   const move = (at: number, to: Point): void => {
@@ -43,19 +42,7 @@ export function CornerPull({ picture, url, corners, onCorners }: CornerPullProps
             accessibilityLabel="The picture of the lid"
             style={{ width, height: picture.height * scale }}
           />
-          <Svg
-            width={width}
-            height={picture.height * scale}
-            style={StyleSheet.absoluteFill}
-            aria-hidden
-          >
-            <Polygon
-              points={corners.map(({ x, y }) => `${x * scale},${y * scale}`).join(' ')}
-              fill="none"
-              stroke={palette.accent}
-              strokeWidth={3}
-            />
-          </Svg>
+          <Frame {...{ picture, corners, scale }} />
           {corners.map((corner, at) => (
             <Handle
               key={NAMES[at]}
@@ -68,6 +55,27 @@ export function CornerPull({ picture, url, corners, onCorners }: CornerPullProps
         </>
       )}
     </View>
+  );
+}
+
+/** The lines between the corners, over the picture. */
+function Frame(props: Pick<CornerPullProps, 'picture' | 'corners'> & { readonly scale: number }) {
+  const palette = usePalette();
+  const { picture, corners, scale } = props;
+  return (
+    <Svg
+      width={picture.width * scale}
+      height={picture.height * scale}
+      style={StyleSheet.absoluteFill}
+      aria-hidden
+    >
+      <Polygon
+        points={corners.map(({ x, y }) => `${x * scale},${y * scale}`).join(' ')}
+        fill="none"
+        stroke={palette.accent}
+        strokeWidth={3}
+      />
+    </Svg>
   );
 }
 
