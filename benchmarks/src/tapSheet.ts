@@ -20,7 +20,10 @@ const BARE_SQL = `select t.*, u.name, s.landmark_a, s.landmark_b,
   left join sources s on s.model_id = t.model_id and s.id = t.source_id
   where t.model_id = $1 and not t.retired order by t.source_id`;
 
-/** A tap-sheet call against the bare SQL it needs and against an empty Express route. */
+/**
+ * A tap-sheet call against the bare SQL that it needs, planned once like ours; what it takes beyond the least call of
+ * somebody who is signed in; and against an empty Express route, for what the network and the server's frame cost alone.
+ */
 export async function tapSheetBenchmark(base: string, databaseUrl: string): Promise<void> {
   const pool = new pg.Pool({ connectionString: databaseUrl, max: 2 });
   const empty = express()
@@ -40,14 +43,22 @@ export async function tapSheetBenchmark(base: string, databaseUrl: string): Prom
     await importTaps(base, cookie, modelId);
     const times = await measure(ROUNDS, {
       call: async () => (await fetch(`${base}/api/models/${modelId}/taps`, { headers })).text(),
-      rows: () => pool.query(ROWS_SQL, [modelId]),
-      sql: () => pool.query(BARE_SQL, [modelId]),
+      least: async () => (await fetch(`${base}/api/session`, { headers })).text(),
+      rows: () => pool.query({ name: 'rows', text: ROWS_SQL, values: [modelId] }),
+      sql: () => pool.query({ name: 'bare', text: BARE_SQL, values: [modelId] }),
       route: async () => (await fetch(`http://127.0.0.1:${port}/`)).text(),
     });
-    const { call, rows, sql, route } = times;
-    if (call === undefined || rows === undefined || sql === undefined || route === undefined)
-      throw new Error('nothing was measured');
+    const { call, least, rows, sql, route } = times;
+    if (!call || !least || !rows || !sql || !route) throw new Error('nothing was measured');
     line('tap sheet of a model, 12 tap points: median', `${call.median.toFixed(2)} ms`);
+    line(
+      '  bare SQL, an empty route, the least signed-in call',
+      [sql, route, least].map(({ median }) => median.toFixed(2)).join(', '),
+    );
+    line(
+      '  what it adds to the least signed-in call, to the bare SQL',
+      ((call.median - least.median) / sql.median).toFixed(2),
+    );
     line('  ratio to its rows alone', (call.median / rows.median).toFixed(1));
     line('  ratio to the bare SQL', (call.median / sql.median).toFixed(1));
     line(

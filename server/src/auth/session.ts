@@ -50,7 +50,7 @@ export interface Sessions {
 export function openSessions(pool: pg.Pool, secret: string): Sessions {
   const Store = connectPgSimple(session);
   const store = new Store({
-    pool,
+    pool: plannedOnce(pool),
     tableName: 'session',
     pruneSessionInterval: PRUNE_S,
     // A statement on every request, to move an end that is a week away: `identify` renews it now and then.
@@ -67,6 +67,17 @@ export function openSessions(pool: pg.Pool, secret: string): Sessions {
     cookie: { httpOnly: true, sameSite: 'strict', secure: 'auto', maxAge: SESSION_MS },
   });
   return { handler, close: () => void store.close() };
+}
+
+/** The pool with a name for each statement, so that a connection plans it once: the store asks one with every request. */
+function plannedOnce(pool: pg.Pool): pg.Pool {
+  const query = (text: string, values: readonly unknown[]) =>
+    pool.query({
+      name: createHash('sha256').update(text).digest('base64url'),
+      text,
+      values: [...values],
+    });
+  return Object.assign(Object.create(pool) as pg.Pool, { query });
 }
 
 /** What a session remembers of a password: it changes with it, and tells nothing about it. */

@@ -1,5 +1,6 @@
-import { eq } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import type { Database } from '../db/database';
+import { onceFor } from '../db/onceFor';
 import { shops, users } from '../db/schema';
 
 /** A person with their shop. */
@@ -24,10 +25,16 @@ export async function findByLogin(db: Database, login: string): Promise<Credenti
 
 /** Who has an id. */
 export async function findUser(db: Database, id: string): Promise<Credentials | undefined> {
-  // Asked with every request: each connection plans it once.
-  const [row] = await rows(db).where(eq(users.id, id)).prepare('user_by_id').execute();
+  const [row] = await userById(db).execute({ id });
   return row;
 }
+
+/** Asked with every request: put together once, and each connection plans it once. */
+const userById = onceFor((db: Database) =>
+  rows(db)
+    .where(eq(users.id, sql.placeholder('id')))
+    .prepare('user_by_id'),
+);
 
 function rows(db: Database) {
   return db

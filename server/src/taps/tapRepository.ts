@@ -2,6 +2,7 @@ import type { TapPage, TapPointView, TapReadingView } from '@lucky-thread/contra
 import { and, asc, eq, sql } from 'drizzle-orm';
 import type { SQL } from 'drizzle-orm';
 import type { Database } from '../db/database';
+import { onceFor } from '../db/onceFor';
 import { sources, tapPoints, tapReadings, users } from '../db/schema';
 import { ID_FORM, SOURCE_FORM, TIMESTAMP_FORM, cursorIn, cursorOf } from '../http/cursor';
 import { tapColumns } from './tapColumns';
@@ -37,22 +38,11 @@ export async function pageOfTaps(
   of: { readonly shopId: string; readonly modelId: string },
   after: readonly string[] | undefined,
 ): Promise<TapPage> {
-  const [source = '', logged = '', id = ''] = after ?? [];
-  const beyond = sql`(${tapPoints.sourceId}, ${tapPoints.loggedAt}, ${tapPoints.id}) > (${source}, ${logged}::timestamptz, ${id}::uuid)`;
-  const rows = await select(db, undefined)
-    .where(
-      and(
-        eq(tapPoints.modelId, of.modelId),
-        eq(tapPoints.shopId, of.shopId),
-        eq(tapPoints.retired, false),
-        after === undefined ? undefined : beyond,
-      ),
-    )
-    .orderBy(asc(tapPoints.sourceId), asc(tapPoints.loggedAt), asc(tapPoints.id))
-    .limit(TAPS_A_PAGE + 1)
-    // Planning it costs more than running it: each connection does so once.
-    .prepare(after === undefined ? 'taps_first_page' : 'taps_next_page')
-    .execute();
+  const [source, logged, id] = after ?? [];
+  const pages = pagesOf(db);
+  const rows = await (after === undefined
+    ? pages.first.execute(of)
+    : pages.next.execute({ ...of, source, logged, id }));
   const shown = rows.slice(0, TAPS_A_PAGE);
   const last = shown.at(-1);
   const more = rows.length > TAPS_A_PAGE && last !== undefined;
@@ -61,6 +51,27 @@ export async function pageOfTaps(
     next: more ? cursorOf([last.tap.sourceId, last.logged, last.tap.id]) : null,
   };
 }
+
+/**
+ * The statements of a page, made once for a database: putting one together costs more than running it, and each connection
+ * plans it once.
+ */
+const pagesOf = onceFor((db: Database) => {
+  const own = [
+    eq(tapPoints.modelId, sql.placeholder('modelId')),
+    eq(tapPoints.shopId, sql.placeholder('shopId')),
+    eq(tapPoints.retired, false),
+  ];
+  const beyond = sql`(${tapPoints.sourceId}, ${tapPoints.loggedAt}, ${tapPoints.id}) >
+    (${sql.placeholder('source')}::text, ${sql.placeholder('logged')}::timestamptz, ${sql.placeholder('id')}::uuid)`;
+  const page = (name: string, where: readonly SQL[]) =>
+    select(db, undefined)
+      .where(and(...where))
+      .orderBy(asc(tapPoints.sourceId), asc(tapPoints.loggedAt), asc(tapPoints.id))
+      .limit(TAPS_A_PAGE + 1)
+      .prepare(name);
+  return { first: page('taps_first_page', own), next: page('taps_next_page', [...own, beyond]) };
+});
 
 /** A model's whole log, page by page. */
 export async function* everyTap(
