@@ -249,7 +249,9 @@ export class DeviceFileInput {
 
 /** A catalogue entry. */
 export interface DeviceView extends CatalogueDevice {
+  /** UUIDv7. */
   readonly id: string;
+  /** What to know of it when it is picked. */
   readonly note: string;
 }
 

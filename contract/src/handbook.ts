@@ -13,7 +13,9 @@ export class HandbookEntryRequest {
 
 /** An entry that somebody of the shop has looked up. */
 export interface HandbookEntryView {
+  /** The slot. */
   readonly sourceId: string;
+  /** Its words; null: the handbook lists nothing. */
   readonly entry: string | null;
   /** Who looked it up. */
   readonly by: string;
@@ -25,10 +27,13 @@ export interface HandbookEntryView {
 
 /** One line of the shop's glossary: what was looked up, wherever it stands. */
 export interface GlossaryEntryView {
+  /** UUIDv7. */
   readonly id: string;
+  /** The make that it counts for. */
   readonly make: string;
   /** The model that it was looked up on, e.g. "Longboat". */
   readonly model: string;
+  /** The slot that it was looked up for. */
   readonly sourceId: string;
   /** As the glossary compares it; null where nothing is printed, so that it counts for that slot alone. */
   readonly legend: string | null;

@@ -65,6 +65,8 @@ export { CreateModelRequest, ModelInput, SplitModelRequest } from './model';
 export type { PanelInput, SlotInput } from './place/panel';
 export type { SlotLook } from './place/slot';
 export { SlotMarks, slotSource } from './place/slot';
+export { LONGEST_NOTE, NOTE_KINDS, NoteRequest } from './note';
+export type { NoteKind, NoteView } from './note';
 export type { PlaceInput, PlaceView } from './place/placeInput';
 export type { GlossaryEntryView, HandbookEntryView } from './handbook';
 export {

@@ -44,6 +44,7 @@ export const YEAR_RANGE = [1980, 2040] as const;
 export interface StepDone {
   /** Which one, as the plan of the work names it. */
   readonly stepId: string;
+  /** Who did it. */
   readonly by: string;
   /** When, ISO 8601. */
   readonly at: string;
@@ -129,6 +130,7 @@ export class HarnessWireInput {
 
 /** One page of the shop's jobs, last touched first. */
 export interface JobPage {
+  /** In the order that was asked for. */
   readonly jobs: readonly JobSummary[];
   /** Ids of jobs in this page whose stored form can't be read; nothing of them is lost. */
   readonly unreadable: readonly string[];
@@ -158,6 +160,7 @@ interface JobHead {
 export interface JobSummary extends JobHead {
   /** Model year of its car. */
   readonly year: number;
+  /** What is fitted. */
   readonly deviceName: string;
   /** Whether every feed that needs a source has its tap point in the log, and nobody opened it again. */
   readonly done: boolean;
@@ -189,8 +192,11 @@ export interface ClosingFound {
 
 /** A job as the server keeps it. */
 export interface JobView extends JobHead {
+  /** The car itself. */
   readonly vehicle: JobVehicleInput;
+  /** What is fitted, with its leads. */
   readonly device: DeviceInput;
+  /** Where each feed is tapped, as far as it is chosen. */
   readonly plan: readonly FeedPlanInput[];
   /** The bunch of cut wires; empty when none was opened. */
   readonly harness: readonly HarnessWireInput[];
@@ -210,6 +216,7 @@ export interface JobView extends JobHead {
   readonly proofs: readonly ProofView[];
   /** Grows with every change. */
   readonly version: number;
+  /** When it was begun, ISO 8601. */
   readonly createdAt: string;
   /** Who started it. */
   readonly createdBy: string;

@@ -53,15 +53,22 @@ export class DescribePhotoRequest {
 
 /** A photo of a place. */
 export interface PhotoView {
+  /** UUIDv7. */
   readonly id: string;
+  /** The place that it shows. */
   readonly placeId: string;
+  /** What is to be seen; may be empty. */
   readonly caption: string;
   /** px. */
   readonly width: number;
   /** px. */
   readonly height: number;
+  /** Sources that are to be seen, and where. */
   readonly pins: readonly PhotoPinInput[];
+  /** Grows with every change of its words and pins. */
   readonly version: number;
+  /** Who took it. */
   readonly takenBy: string;
+  /** When it came in, ISO 8601. */
   readonly takenAt: string;
 }

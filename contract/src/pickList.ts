@@ -15,10 +15,15 @@ export class PickListRequest {
 
 /** One part with how much of it the jobs take together. */
 export interface PickedPart {
+  /** As it is sold. */
   readonly what: string;
+  /** How much all jobs together need, in its unit. */
   readonly need: number;
+  /** What it is counted in. */
   readonly unit: 'pieces' | 'm';
+  /** What a pack holds, in its unit. */
   readonly packOf: number;
+  /** Packs that come to at least as much. */
   readonly packs: number;
   /** Not in the van; undefined where nobody knows. */
   readonly missing?: boolean | undefined;
@@ -30,7 +35,9 @@ export interface PickedPart {
 
 /** What is taken along for several jobs. */
 export interface PickListView {
+  /** What to take along. */
   readonly parts: readonly PickedPart[];
+  /** What to work with. */
   readonly tools: readonly string[];
   /** Jobs that are not chosen and sized yet, by id: nothing of theirs is in the list. */
   readonly open: readonly string[];

@@ -4,8 +4,11 @@ import type { FieldProblem } from './fieldProblem';
 export interface ProblemDocument {
   /** Stable name of the kind of problem. */
   readonly type: string;
+  /** What went wrong, in a few words. */
   readonly title: string;
+  /** HTTP status. */
   readonly status: number;
+  /** What it was in this case, for whoever reads it. */
   readonly detail?: string;
   /** Fields that are wrong, when it is about an input. */
   readonly errors?: readonly FieldProblem[];

@@ -30,8 +30,11 @@ export class ShowProofRequest {
 
 /** A closing proof that stands. */
 export interface ProofView {
+  /** UUIDv7, made by the app. */
   readonly id: string;
+  /** The feed that is proved. */
   readonly feedId: string;
+  /** What is shown. */
   readonly kind: ProofKind;
   /** Who showed it. */
   readonly shownBy: string;

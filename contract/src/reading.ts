@@ -142,20 +142,35 @@ export class ReadingRequest {
 
 /** A stored reading. */
 export interface ReadingView {
+  /** UUIDv7, made by the app. */
   readonly id: string;
+  /** What was touched. */
   readonly sourceId: string;
+  /** Contact of an empty slot; null elsewhere. */
   readonly contact: 'a' | 'b' | null;
+  /** State that the car was in. */
   readonly state: VehicleStateInput;
+  /** What it was read with. */
   readonly instrument: InstrumentName;
+  /** V; null where it shows none. */
   readonly volts: number | null;
+  /** How the lamp shone; null without one. */
   readonly glow: Glow | null;
+  /** The higher of two values that it swung between, V. */
   readonly highVolts: number | null;
+  /** Ω; null where none were read. */
   readonly ohms: number | null;
+  /** Which way a cone went; null without a pop. */
   readonly cone: Cone | null;
+  /** Whose cone it was; null where nobody saw. */
   readonly speaker: string | null;
+  /** The other wire of a pair; null for one alone. */
   readonly otherId: string | null;
+  /** What the other lead was clipped to; null: ground. */
   readonly clip: 'ground' | 'constant' | null;
+  /** When, ISO 8601. */
   readonly takenAt: string;
+  /** Who took it. */
   readonly takenBy: string;
   /** When it was withdrawn; null while it counts. */
   readonly withdrawnAt: string | null;

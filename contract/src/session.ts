@@ -20,21 +20,29 @@ export type UserRole = (typeof USER_ROLES)[number];
 
 /** Who is signed in. */
 export interface UserView {
+  /** UUIDv7. */
   readonly id: string;
+  /** As others see them. */
   readonly name: string;
+  /** What they may do. */
   readonly role: UserRole;
+  /** Their shop. */
   readonly shopName: string;
 }
 
 /** A demo account that the sign-in screen may offer. */
 export interface DemoAccount {
+  /** To be typed at the door. */
   readonly login: string;
+  /** No secret: it opens the demo alone. */
   readonly password: string;
+  /** Whom it enters as. */
   readonly name: string;
 }
 
 /** The answer to "who am I". */
 export interface SessionView {
+  /** Null: nobody is signed in. */
   readonly user: UserView | null;
   /** Offered in demo mode only. */
   readonly demoAccounts: readonly DemoAccount[];

@@ -91,8 +91,11 @@ export class UpdateShopRequest {
 
 /** A shop as the server keeps it. */
 export interface ShopView {
+  /** What it is called. */
   readonly name: string;
+  /** How it works. */
   readonly settings: ShopSettings;
+  /** Grows with every change of its settings. */
   readonly version: number;
 }
 

@@ -45,7 +45,9 @@ export interface TapReadingView extends ShownView {
 
 /** One cell of a tap point's reading matrix. */
 export interface MatrixCell {
+  /** The state. */
   readonly place: StitchPlace;
+  /** What was read there. */
   readonly mark: StitchMark;
   /** The readings themselves, e.g. "12.41 V". */
   readonly values: readonly string[];
@@ -53,37 +55,55 @@ export interface MatrixCell {
 
 /** What a later job saw at a tap point. */
 export interface ObservationView {
+  /** Whether it agrees. */
   readonly kind: ObservationKind;
+  /** What was read. */
   readonly reading: ReadingView;
+  /** The job that it was read on. */
   readonly jobId: string;
 }
 
 /** A tap point in the log of a model. */
 export interface TapPointView {
+  /** UUIDv7. */
   readonly id: string;
+  /** The model that it belongs to. */
   readonly modelId: string;
   /** Job it was logged from; null when it was imported. */
   readonly jobId: string | null;
   /** Feed of that job. */
   readonly feedId: string | null;
+  /** Where it is tapped. */
   readonly sourceId: string;
+  /** What the source is. */
   readonly function: CircuitFunction;
   /** Contact that the supply enters; null where there are none: at a wire or stud. */
   readonly supplyContact: 'a' | 'b' | null;
   /** Landmark of the supply side in the vehicle; null where there are no contacts. */
   readonly supplyLandmark: string | null;
+  /** First model year that it was seen on. */
   readonly yearFrom: number;
+  /** Last model year that it was seen on. */
   readonly yearTo: number;
+  /** Trim of the car; empty for any. */
   readonly trim: string;
+  /** Market of the car; empty for any. */
   readonly market: string;
   /** What it was read with, in the order in which it was taken; empty when it was imported. */
   readonly readings: readonly TapReadingView[];
+  /** How sure its source is. */
   readonly grade: EvidenceGrade;
+  /** What may be claimed after what others saw. */
   readonly status: ClaimStatus;
+  /** The added fuse, A. */
   readonly fuseA: number;
+  /** The added wire, AWG. */
   readonly awg: number;
+  /** For the next installer; may be empty. */
   readonly note: string;
+  /** Who wrote it. */
   readonly loggedBy: string;
+  /** When, ISO 8601. */
   readonly loggedAt: string;
   /** Other jobs with a reading that agrees, and jobs with one that contradicts. */
   readonly confirmedJobs: number;
@@ -94,6 +114,7 @@ export interface TapPointView {
 
 /** One page of a model's log. */
 export interface TapPage {
+  /** By source, then by time. */
   readonly taps: readonly TapPointView[];
   /** Where the next page begins; null at the end. */
   readonly next: string | null;
@@ -140,7 +161,10 @@ export function toTapClaim(tap: TapPointView): TapClaim {
 
 /** What an import of tap points did. */
 export interface ImportResult {
+  /** Lines that came in as new. */
   readonly added: number;
+  /** Lines whose entry was changed. */
   readonly changed: number;
+  /** Lines that said what stood there already. */
   readonly unchanged: number;
 }

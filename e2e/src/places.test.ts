@@ -78,6 +78,13 @@ it('shows a place on the body, takes a photo of it, and pins a slot on it that i
   const [spot, whole] = [await pin.getRect(), await (await visitor.see(photo)).getRect()];
   expect((spot.x + 7 - whole.x) / whole.width).toBeCloseTo(0.75, 1);
   expect((spot.y + 11 - whole.y) / whole.height).toBeCloseTo(0.3, 1);
+  // Damage that is known at a source stands there for everybody, with who wrote it.
+  await visitor.touch('source-notes-open');
+  await visitor.touch('note-kind-bulletin');
+  await visitor.type('note-text', 'Its contact melts under load');
+  await visitor.touch('note-keep');
+  await visitor.textIs('source-notes', /Known damage: Its contact melts under load \(Installer/);
+  expect(await seriousFaults(visitor)).toEqual([]);
   // Nothing of what a camera writes is in what was sent; what is no picture is told.
   const sent = await fetched(visitor, `/api/photos/${photo.replace('photo-', '')}`);
   expect(Buffer.from(sent).includes('Exif')).toBe(false);

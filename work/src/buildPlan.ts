@@ -19,6 +19,7 @@ import type { TappedFeed } from './jobFeeds';
 import { tappedFeeds } from './jobFeeds';
 import type { MatchedLead, MatchingList } from './matchingList';
 import { matchingListOf } from './matchingList';
+import { placeNotesOf, sourceNotesOf } from './notes';
 import { plannedTapsOf } from './plannedTaps';
 import type { JobRoute } from './route';
 import { routeOf } from './route';
@@ -26,9 +27,13 @@ import { placeIdOf } from './sources';
 
 /** Everything that is worked out for building a job: what is cut and taken along, and in which order it is done. */
 export interface BuildPlan {
+  /** Steps in the order of work. */
   readonly order: StepOrder;
+  /** Leads to cut, one line each. */
   readonly cut: readonly CutRow[];
+  /** What is bought or taken from the van. */
   readonly parts: readonly PartRow[];
+  /** What to work with. */
   readonly tools: readonly string[];
   /** Each lead with its partner in the car. */
   readonly matching: MatchingList;
@@ -52,7 +57,7 @@ export function buildPlanOf(context: JobContext, readings: readonly Reading[]): 
       const place = context.model.places.find((one) => one.id === placeIdOf(source.id));
       return {
         ...{ tap, slideOn: pair.to?.first ?? [] },
-        notes: notesAt(context, source.id),
+        notes: [...sourceNotesOf(context, source.id), ...notesAt(context, source.id)],
         place: place?.name ?? pair.to?.place ?? 'in this car',
         access: place?.reach.steps ?? [],
         accessS: place?.reach.seconds ?? 0,
@@ -84,9 +89,10 @@ export function buildPlanOf(context: JobContext, readings: readonly Reading[]): 
         return place === undefined || laid === undefined ? [] : [[place.name, laid.to]];
       }),
     ]),
-    notes: context.model.places.flatMap(({ name, notes }) =>
-      notes === '' ? [] : [{ place: name, text: notes }],
-    ),
+    notes: context.model.places.flatMap(({ id, name, notes }) => [
+      ...(notes === '' ? [] : [{ place: name, text: notes }]),
+      ...placeNotesOf(context, id).map((text) => ({ place: name, text })),
+    ]),
   };
   const order = orderSteps(jobSteps(given));
   const partsLeads = leads.map(({ tapped, tap, pair }) =>

@@ -12,8 +12,11 @@ import { titleOf } from './titleOf';
 
 /** A job’s added lead as its record knows it, for finding out why it does not work. */
 export interface FaultRecord {
+  /** The feed that does not work. */
   readonly feedId: string;
+  /** What it is called. */
   readonly feedName: string;
+  /** What is known of its lead. */
   readonly record: LeadRecord;
   /** It hangs on a constant. */
   readonly constant: boolean;

@@ -14,8 +14,11 @@ import { titleOf } from './titleOf';
 
 /** What a session is made of: a job, its model, and what other jobs logged on the model. */
 export interface SessionOf {
+  /** The job, as far as finding goes. */
   readonly job: Pick<JobView, 'id' | 'device' | 'vehicle' | 'harness'>;
+  /** The places of its car. */
   readonly model: Placed;
+  /** What the log says of the model. */
   readonly taps: readonly TapPointView[];
 }
 

@@ -4,9 +4,11 @@ import { handOverTests, judgeHandOver } from '@lucky-thread/core/prove';
 
 /** A test before the hand-over with how it stands. */
 export interface StandingTest {
+  /** What is to be tried. */
   readonly test: HandOverTest;
   /** What it is noted under. */
   readonly item: string;
+  /** How it stands. */
   readonly standing: HandOverStanding;
   /** Who noted it; undefined while nobody has. */
   readonly by: string | undefined;

@@ -2,7 +2,9 @@ import type { JobView, ModelView, ShopSettings, TapPointView } from '@lucky-thre
 
 /** A job with everything that is worked out from it. */
 export interface JobContext {
+  /** The job itself. */
   readonly job: JobView;
+  /** The model of its car. */
   readonly model: ModelView;
   /** What others logged on the model, the newest of each slot, and what this job logged. */
   readonly taps: readonly TapPointView[];

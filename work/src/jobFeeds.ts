@@ -14,14 +14,19 @@ export type SlotFeed = FeedInput & { readonly role: NeedRole };
 
 /** A feed with its chosen source. */
 export interface TappedFeed<Of extends Source = Source> {
+  /** What the device wants. */
   readonly feed: SlotFeed;
+  /** How it is to be served. */
   readonly plan: FeedPlanInput;
+  /** What serves it. */
   readonly source: Of;
 }
 
 /** A job and its model, as far as feeds and sources go. */
 export interface FeedsOf {
+  /** The job, as far as its feeds go. */
   readonly job: Pick<JobView, 'device' | 'plan' | 'harness'>;
+  /** The places of its car. */
   readonly model: Placed;
 }
 

@@ -36,7 +36,7 @@ const PANEL = {
     },
   ],
 };
-const model = (...places: readonly object[]): Model => ({ places }) as unknown as Model;
+const model = (...places: readonly object[]): Model => ({ notes: [], places }) as unknown as Model;
 
 /** A starter as it is sold: one main feed in, the key’s wires out. */
 const JOB = {

@@ -4,6 +4,7 @@ import { matchingListOf } from './index';
 
 const reach = { steps: [], fasteners: [], tools: [] };
 const MODEL = {
+  notes: [],
   places: [
     {
       id: 'dash',

@@ -16,6 +16,7 @@ import { titleOf } from './titleOf';
 
 /** A lead of the device, as its own harness has it. */
 export interface ListedLead {
+  /** What the kit calls it. */
   readonly name: string;
   /** Colour in the family's words; undefined where the kit does not say. */
   readonly words: string | undefined;
@@ -27,6 +28,7 @@ export interface ListedLead {
 export interface MatchedLead {
   /** The feed's id. */
   readonly id: string;
+  /** The lead of the device. */
   readonly lead: ListedLead;
   /** The device works without it: not chosen, it is capped. */
   readonly optional: boolean;
@@ -40,17 +42,23 @@ export interface MatchedLead {
 
 /** The car's end of a pair. */
 export interface MatchedTo {
+  /** Where in the car. */
   readonly place: string;
+  /** What it is joined to there. */
   readonly source: string;
   /** Colour as seen, where it is a wire. */
   readonly colour: string | undefined;
   /** Which side of a slot the supply enters; undefined elsewhere. */
   readonly side: string | undefined;
+  /** How. */
   readonly joint: string;
   /** Fuse of the added lead, A, and its conductor; undefined until it is sized, and at a ground. */
   readonly fuseA: number | undefined;
+  /** The added wire, AWG; undefined while it has no size. */
   readonly awg: number | undefined;
+  /** The added wire, mm²; undefined while it has no size. */
   readonly areaMm2: number | undefined;
+  /** One way, m; undefined while nobody knows it. */
   readonly lengthM: number | undefined;
   /** How a signal's lead meets its wire; undefined for supplies, and as long as the wire is not known. */
   readonly signal?: SignalJoint | undefined;
@@ -62,6 +70,7 @@ export interface MatchedTo {
 
 /** What installers draw on a scrap of paper: each lead of the device with its partner in the car, and the leads left over. */
 export interface MatchingList {
+  /** Every lead that has a partner. */
   readonly pairs: readonly MatchedLead[];
   /** Leads of the kit's family that nothing uses, each with how it ends. */
   readonly left: readonly { readonly lead: ListedLead; readonly end: string }[];

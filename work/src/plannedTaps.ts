@@ -53,7 +53,7 @@ export function plannedTapsOf(context: JobContext, readings: readonly Reading[])
 
 /** How a tapped feed is joined: the way that ranks first; undefined while it has no size, or where none will do. */
 export function jointOf(
-  context: Pick<JobContext, 'job' | 'settings'>,
+  context: Pick<JobContext, 'job' | 'settings' | 'model'>,
   tapped: TappedFeed,
 ): MethodChoice | undefined {
   const size = feedSizeOf(tapped, context.settings);

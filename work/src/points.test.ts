@@ -43,6 +43,7 @@ const terminal = (name: string) => ({
   terminal: name,
 });
 const MODEL = {
+  notes: [],
   places: [
     {
       id: 'dash',
@@ -153,7 +154,7 @@ describe('a feed that no slot carries', () => {
   const heavy = jobFor(25);
 
   it('is looked for where a stud carries it, and nowhere else', () => {
-    const slotsOnly = { places: MODEL.places.slice(0, 1) };
+    const slotsOnly = { notes: [], places: MODEL.places.slice(0, 1) };
     expect(heavyFeeds({ job: heavy, model: slotsOnly }).map((feed) => feed.id)).toEqual(['c']);
     expect(heavyFeeds({ job: heavy, model: MODEL })).toEqual([]);
   });

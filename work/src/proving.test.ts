@@ -7,6 +7,7 @@ import type { JobContext } from './index';
 import { drainOf, faultRecordOf, feedProofsOf, missingProofs } from './index';
 
 const MODEL = {
+  notes: [],
   places: [
     {
       ...{ id: 'dash', kind: 'fusePanel', name: 'Dash', location: '', notes: '' },

@@ -12,12 +12,15 @@ import { loadKindOf, tappedFeeds } from './jobFeeds';
 
 /** One check with how it stands. */
 export interface StandingCheck {
+  /** What is to be read. */
   readonly check: ProofCheck;
+  /** How it stands by the readings so far. */
   readonly standing: CheckStanding;
 }
 
 /** The proofs of one feed: what is asked for, the readings that each rests on, and which of them stand. */
 export interface FeedProofs {
+  /** The feed with where it is tapped. */
   readonly tapped: TappedFeed;
   readonly proofs: readonly {
     readonly proof: Proof;
@@ -34,6 +37,7 @@ export interface ProvingOf {
   };
   /** Those of the job that count. */
   readonly readings: readonly Reading[];
+  /** What each source is taken for. */
   readonly verdicts: readonly Verdict[];
 }
 

@@ -1,6 +1,16 @@
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
+import type { NoteView } from '@lucky-thread/contract';
+import type { SlotSource } from '@lucky-thread/core/vehicle';
 import type { JobContext } from './index';
-import { buildPlanOf, paperOf, routeOf, taughtBody } from './index';
+import {
+  buildPlanOf,
+  jointOf,
+  paperOf,
+  routeOf,
+  setsInputOf,
+  tappedFeeds,
+  taughtBody,
+} from './index';
 
 const reach = { steps: [], fasteners: [], tools: [] };
 
@@ -22,6 +32,7 @@ function contextOf(rooms: Readonly<Record<string, number>>, currentA = 5): JobCo
     },
     model: {
       ...{ body, simulated: false },
+      notes: [],
       places: [
         {
           ...{ id: 'bay', kind: 'fusePanel', name: 'Bay', location: '', notes: '', reach },
@@ -133,6 +144,34 @@ it('shows what others noted of a source at the step that goes there, with who', 
     .flatMap((one) => one.cautions)
     .filter((one) => one.startsWith('Noted'));
   expect(cautions).toEqual(['Noted here by Sam: cover breaks at its lower lug']);
+});
+
+it('shows notes of the place and of the source at their steps, and joins nothing where damage is known', () => {
+  const note = (sourceId: string | null, kind: string, text: string) =>
+    ({ id: text, placeId: 'bay', sourceId, kind, text, by: 'Ida', at: '' }) as NoteView;
+  const base = contextOf({});
+  const noted = (notes: readonly NoteView[]): JobContext => ({
+    ...base,
+    model: { ...base.model, notes },
+  });
+  const cautionsOf = (context: JobContext): string[] =>
+    buildPlanOf(context, []).order.steps.flatMap(({ cautions }) => cautions);
+  const told = noted([note(null, 'note', 'flap sticks'), note('bay/F1', 'note', 'tight')]);
+  expect(cautionsOf(told)).toEqual(
+    expect.arrayContaining(['Noted by Ida: flap sticks', 'Noted by Ida: tight']),
+  );
+  const [found] = tappedFeeds(base);
+  if (found === undefined) throw new Error('nothing is tapped there');
+  const tapped = {
+    ...found,
+    source: { ...found.source, ratingA: 15, family: 'mini', clearance: 'clear' } as SlotSource,
+  };
+  expect(jointOf(told, tapped)).toBeDefined();
+  const damaged = noted([note('bay/F1', 'bulletin', 'contact melts')]);
+  expect(jointOf(damaged, tapped)).toBeUndefined();
+  expect(setsInputOf(damaged, new Map()).damage).toEqual({ 'bay/F1': 'contact melts' });
+  // Damage at the place as a whole is said, and forbids none of its slots.
+  expect(jointOf(noted([note(null, 'bulletin', 'water comes in')]), tapped)).toBeDefined();
 });
 
 it('tells the owner what was measured before the hand-over, and nothing that was not', () => {

@@ -28,11 +28,15 @@ import { placeIdOf } from './sources';
 
 /** How the leads of a job run, as far as the car is known. */
 export interface JobRoute {
+  /** The body that it runs through. */
   readonly body: BodyGraph;
   /** Nobody has said what body it is: the commonest was taken. */
   readonly assumed: boolean;
+  /** Where the device sits. */
   readonly mount: MountSpot;
+  /** What it was made good at. */
   readonly aim: RouteAim;
+  /** The leads with their ways. */
   readonly laid: LaidRoute;
   /** What is cut for each lead, by feed id. */
   readonly lengths: ReadonlyMap<string, CutLength>;
@@ -104,7 +108,9 @@ export type PlainRoute = Omit<JobRoute, 'body'>;
 
 /** The route as it is wished, and what it would be by every aim. */
 export interface RouteChoices {
+  /** The one that is taken. */
   readonly route: PlainRoute;
+  /** What other aims would come to. */
   readonly others: readonly (readonly [RouteAim, PlainRoute])[];
 }
 

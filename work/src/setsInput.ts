@@ -4,6 +4,7 @@ import type { SetsInput } from '@lucky-thread/core/choose';
 import type { Verdict } from '@lucky-thread/core/identify';
 import type { JobContext } from './jobContext';
 import { inrushOf, loadKindOf, slotFeeds } from './jobFeeds';
+import { damageOf } from './notes';
 import { loomsOf, panelsOf } from './sources';
 
 /** What the sources of a job's feeds are ranked from, all feeds together. */
@@ -25,6 +26,7 @@ export function setsInputOf(
     sharedA: bySlot(job.plan, 'sharedA'),
     feedFuseA: bySlot(job.plan, 'feedFuseA'),
     fedBy: bySlot(job.plan, 'fedBy'),
+    damage: damageOf(context),
     feeds: slotFeeds(context).flatMap((feed) => {
       const need = needs.get(feed.id);
       if (need === undefined) return [];

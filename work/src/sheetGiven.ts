@@ -5,6 +5,7 @@ import { isJoinable } from '@lucky-thread/core/vehicle';
 import type { JobContext } from './jobContext';
 import type { TappedFeed } from './jobFeeds';
 import { loadKindOf } from './jobFeeds';
+import { bulletinAt } from './notes';
 
 /** The commonest stud of body grounds, mm. Common practice. */
 const STUD_MM = 6;
@@ -13,7 +14,7 @@ const HARNESS_GROUND_MM2 = 1;
 
 /** What a tapped feed's sheet is made from; undefined for a slot whose rating nobody knows, and for a ground. */
 export function sheetGivenOf(
-  context: Pick<JobContext, 'job' | 'settings'>,
+  context: Pick<JobContext, 'job' | 'settings' | 'model'>,
   { feed, source, plan }: TappedFeed,
   of: {
     readonly size: FeedSize;
@@ -25,6 +26,7 @@ export function sheetGivenOf(
   if (at === undefined) return undefined;
   return {
     ...at,
+    alert: bulletinAt(context, source.id),
     currentA: feed.currentA,
     kind: loadKindOf(feed, context),
     measuredA: plan.measuredA,

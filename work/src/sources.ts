@@ -12,6 +12,7 @@ import { isConductor, isJoinable, panelsIn } from '@lucky-thread/core/vehicle';
 
 /** A model by its places. */
 export interface Placed {
+  /** With their sources. */
   readonly places: readonly Place[];
 }
 
@@ -108,13 +109,17 @@ function paired(wires: readonly HarnessWireInput[]): HarnessWireInput[] {
 
 /** A source where it sits. */
 export interface PlacedSource {
+  /** The source. */
   readonly source: Source;
+  /** Where it is. */
   readonly place: Pick<Place, 'id' | 'name' | 'reach'>;
 }
 
 /** What a job works on. */
 export interface SourcesOf {
+  /** The job, as far as its wires go. */
   readonly job: Pick<JobView, 'harness'>;
+  /** The places of its car. */
   readonly model: Placed;
   /** Logged tap points, whose wires count although nobody has laid them open yet; none when left out. */
   readonly taps?: readonly Pick<TapPointView, 'sourceId'>[];

@@ -23,6 +23,7 @@ import {
 } from './index';
 
 const MODEL = {
+  notes: [],
   places: [
     {
       id: 'harness',
@@ -116,13 +117,13 @@ describe('the wires of a job', () => {
       ],
     };
     const panel = { ...radio, id: 'dash', kind: 'fusePanel', sources: [] };
-    const model = { places: [radio, panel, ...MODEL.places] } as unknown as ModelView;
+    const model = { notes: [], places: [radio, panel, ...MODEL.places] } as unknown as ModelView;
     expect(closedPlaces({ job: JOB, model }).map(({ id }) => id)).toEqual(['radio']);
     expect(bunchesOf({ job: JOB, model }).map(({ id }) => id)).toEqual(['harness', 'radio']);
     const shut = { ...JOB, harness: [] };
     expect(bunchesOf({ job: shut, model }).map(({ id }) => id)).toEqual(['radio', 'harness']);
     // Wires that only the job knows have a bunch of their own where the model has none.
-    const bare = { places: [] } as unknown as ModelView;
+    const bare = { notes: [], places: [] } as unknown as ModelView;
     expect(bunchesOf({ job: shut, model: bare })).toEqual([
       { id: 'harness', name: 'Bunch of wires' },
     ]);

@@ -49,7 +49,7 @@ const PANEL = {
   reach: { steps: [] },
   sources: [slot('f1', 'ACC'), slot('f2', 'BAT'), slot('f3', 'IG', 3)],
 } as unknown as Place;
-const MODEL = { places: [PANEL] };
+const MODEL = { notes: [], places: [PANEL] };
 const JOB = {
   id: 'job',
   vehicle: { modelId: 'm', year: 2020, trim: '', market: '', steering: 'left' },

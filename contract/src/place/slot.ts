@@ -46,6 +46,7 @@ export class SlotMarks {
 
 /** A slot as it can be seen: its marks, and where it stands. */
 export interface SeenSlot extends SlotMarks {
+  /** As printed beside it, e.g. "F7". */
   readonly position: string;
   /** Column, from 0. */
   readonly column: number;

@@ -77,6 +77,8 @@ export interface RankInput {
   readonly feedFuseA?: Readonly<Record<string, number>> | undefined;
   /** The slots that those fuses are in, by source. */
   readonly fedBy?: Readonly<Record<string, string>> | undefined;
+  /** Damage that is known at sources of this model, in words, by source: nothing is joined there (H14). */
+  readonly damage?: Readonly<Record<string, string>> | undefined;
   /** Reads legends; pass one reader for several feeds so that each is read once. */
   readonly read?: ((written: Written) => LabelReading) | undefined;
 }

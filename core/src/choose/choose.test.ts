@@ -146,6 +146,22 @@ describe('rankCandidates', () => {
     expect(candidates[1]?.cautions.join()).toMatch(/Not proven/);
   });
 
+  it('offers nothing where damage is known, with what it is', () => {
+    const slots = [slot('F1', 'BAT'), slot('F2', 'MEMORY')];
+    const verdicts = new Map(slots.map((one) => [one.id, verdictOf(one, constantRows)]));
+    const ask = (damage?: Readonly<Record<string, string>>) =>
+      rankCandidates({
+        ...{ slots, verdicts, damage, currentA: 0.5, loggedSourceIds: new Set<string>() },
+        need: { id: 'memory', role: 'constant' },
+      });
+    expect(ask().candidates).toHaveLength(2);
+    const { candidates, unfit } = ask({ F2: 'contact melts' });
+    expect(candidates.map((one) => one.sourceId)).toEqual(['F1']);
+    expect(unfit).toMatchObject([
+      { sourceId: 'F2', constraint: 'Known damage here: contact melts' },
+    ]);
+  });
+
   it('puts a logged one first among equals, then goes by position', () => {
     const slots = [slot('F1', 'BAT'), slot('F2', 'BAT'), slot('F3', 'BAT')];
     expect(rank(slots, []).candidates.map((one) => one.sourceId)).toEqual(['F1', 'F2', 'F3']);

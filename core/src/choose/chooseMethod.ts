@@ -44,7 +44,9 @@ export interface JoinGiven {
 
 /** A way that may be gone, with what speaks for and against it. */
 export interface MethodChoice {
+  /** Which way it is. */
   readonly method: JoinMethod;
+  /** What the trade calls it. */
   readonly name: string;
   /** More is better; comparable within one question only. */
   readonly score: number;
@@ -60,7 +62,9 @@ export interface MethodChoice {
 
 /** A way that may not be gone: the constraint, and the cheapest way out. */
 export interface MethodRefusal {
+  /** Which way it is. */
   readonly method: JoinMethod;
+  /** What the trade calls it. */
   readonly name: string;
   /** The limit that it breaks. */
   readonly constraint: string;

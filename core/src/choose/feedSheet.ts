@@ -44,6 +44,8 @@ interface SheetBase {
   /** How far the work must be undone one day. */
   readonly reversible: 'no trace' | 'mended' | 'any';
   readonly engineSpace?: boolean | undefined;
+  /** Damage that is known at the source, in words. */
+  readonly alert?: string | undefined;
   /** What is known of grounds within reach; without it bare metal is the answer. */
   readonly ground?: Partial<Omit<GroundGiven, 'currentA' | 'school'>> | undefined;
 }
@@ -134,5 +136,6 @@ function joinOf(given: SheetBase, areaMm2: number | undefined) {
     circuit: 'power',
     school: given.schools.joining,
     moist: given.engineSpace,
+    alert: given.alert,
   } as const;
 }

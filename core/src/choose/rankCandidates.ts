@@ -30,27 +30,36 @@ export function rankCandidates(input: RankInput): Ranking {
   const candidates: Candidate[] = [];
   const blocked: Blocked[] = [];
   const unfit: Unfit[] = [];
+  const weighed: (Candidate | Unfit | undefined)[] = [];
   for (const slot of input.slots) {
     const label = (input.read ?? readWritten)(slot);
     if (label.safety === 'block') {
       blocked.push({ sourceId: slot.id, reason: label.reason ?? 'Blocked.' });
       continue;
     }
-    const weighed = weigh(slot, label, input);
-    if (weighed === undefined) continue;
-    if ('constraint' in weighed) unfit.push(weighed);
-    else candidates.push(weighed);
+    weighed.push(weigh(slot, label, input));
   }
   for (const wire of input.wires ?? []) {
-    const weighed = weighWire(wire, input);
-    if (weighed === undefined) continue;
-    if ('constraint' in weighed) unfit.push(weighed);
-    else candidates.push(weighed);
+    weighed.push(weighWire(wire, input));
+  }
+  for (const one of weighed) {
+    if (one === undefined) continue;
+    const so = spared(input, one);
+    if ('constraint' in so) unfit.push(so);
+    else candidates.push(so);
   }
   candidates.sort(
     (left, right) => right.score - left.score || left.sourceId.localeCompare(right.sourceId),
   );
   return { candidates, blocked, unfit };
+}
+
+/** What would serve, but for the damage that is known there. */
+function spared(input: RankInput, weighed: Candidate | Unfit): Candidate | Unfit {
+  const damage = input.damage?.[weighed.sourceId];
+  if (damage === undefined) return weighed;
+  const { sourceId } = weighed;
+  return { sourceId, constraint: `Known damage here: ${damage}`, wayOut: 'Take another source.' };
 }
 
 function weigh(slot: Slot, label: LabelReading, input: RankInput): Candidate | Unfit | undefined {

@@ -12,6 +12,7 @@ import { SET_RULES, bestSets } from './sets';
 export interface JobFeed {
   /** What it asks of its source. */
   readonly need: Need;
+  /** What the feed is called. */
   readonly name: string;
   /** Continuous current at 12 V, A. */
   readonly currentA: number;
@@ -25,7 +26,9 @@ export interface JobFeed {
 
 /** A bunch of wires that lies open, a relay socket or a bus bar. */
 export interface Loom {
+  /** The place’s id. */
   readonly id: string;
+  /** What the place is called. */
   readonly name: string;
   /** Those that lie open. */
   readonly wires: readonly Joinable[];
@@ -51,14 +54,19 @@ export interface SetsInput {
   readonly feedFuseA?: Readonly<Record<string, number>> | undefined;
   /** The slots that those fuses are in, by source. */
   readonly fedBy?: Readonly<Record<string, string>> | undefined;
+  /** Damage that is known at sources of this model, in words, by source: nothing is joined there (H14). */
+  readonly damage?: Readonly<Record<string, string>> | undefined;
   /** What the whole set costs beside its parts; the usual when left out. */
   readonly rules?: SetRules | undefined;
 }
 
 /** Where a set differs from the best one. */
 export interface SetDifference {
+  /** The feed that goes elsewhere. */
   readonly feedId: string;
+  /** The source of that feed in the best set. */
   readonly bestSourceId: string;
+  /** Its source in this set. */
   readonly sourceId: string;
   /** What is worse about it. */
   readonly because: string;
@@ -108,6 +116,7 @@ export function rankSets(input: SetsInput): {
         sharedA: input.sharedA,
         feedFuseA: input.feedFuseA,
         fedBy: input.fedBy,
+        damage: input.damage,
         read,
       }),
     ]),

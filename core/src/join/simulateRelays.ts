@@ -25,6 +25,7 @@ export interface RelayState {
   readonly pulledIn: readonly string[];
   /** A relay that pulls in and drops for ever. */
   readonly chatters: boolean;
+  /** What every output gives. */
   readonly outcome: RelayOutcome;
   /** Current out of the battery, A. */
   readonly batteryA: number;
@@ -209,10 +210,13 @@ function resistor(a: string, b: string, ohm: number): Element {
 
 /** One line of a truth table. */
 export interface RelayRow {
+  /** Which triggers are held. */
   readonly inputs: RelayInputs;
   /** Whether a latch was on before; false for all others. */
   readonly wasOn: boolean;
+  /** What is wanted then. */
   readonly demanded: RelayOutcome;
+  /** What the network came to. */
   readonly state: RelayState;
   /** It does what was wanted, without chattering, and no current flows from plus to ground past a load. */
   readonly right: boolean;

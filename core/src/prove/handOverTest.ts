@@ -2,8 +2,11 @@
 export interface HandOverFigure {
   /** What is read, e.g. `Across the pair`. */
   readonly label: string;
+  /** Its unit as it is shown. */
   readonly unit: string;
+  /** Least that is right, in that unit. */
   readonly least: number;
+  /** Most that is right, in that unit. */
   readonly most: number;
   /** Where the limits come from. */
   readonly because: string;
@@ -11,6 +14,7 @@ export interface HandOverFigure {
 
 /** One thing that must be tried before a car is handed over: by a figure, or by what eye or ear can tell. */
 export interface HandOverTest {
+  /** Its own among the tests of a job. */
   readonly id: string;
   /** What is done. */
   readonly what: string;

@@ -10,10 +10,13 @@ import type { ProofKind } from './proofKinds';
 export interface ProofCheck {
   /** Unique within the feed. */
   readonly id: string;
+  /** What it shows. */
   readonly kind: ProofKind;
+  /** Where along the lead it is read. */
   readonly spot: LeadSpot;
   /** What a reading of it goes by. */
   readonly pointId: string;
+  /** State to bring the car to. */
   readonly state: VehicleState;
   /** Where the probe goes and what is done for it, in one sentence. */
   readonly how: string;
@@ -25,6 +28,7 @@ export interface ProofCheck {
   readonly mostV: number | undefined;
   /** Where the limit comes from. */
   readonly because: string;
+  /** What can hurt meanwhile; undefined when nothing in particular. */
   readonly caution: string | undefined;
 }
 
@@ -37,7 +41,9 @@ export interface ProvedLead {
     /** What the lead draws from its source while it is proved, A; 0 where that is nothing before the hand-over. */
     readonly currentA: number;
   };
+  /** The source that it is joined to. */
   readonly sourceId: string;
+  /** Whether that is a slot or a wire. */
   readonly at: JoinedAt;
   /** What the source turned out to be; undefined while nobody knows. */
   readonly of: CircuitFunction | undefined;
@@ -45,6 +51,7 @@ export interface ProvedLead {
   readonly sourceV: Partial<Record<StitchPlace, number>>;
   /** What the lead loses with its load on, and the most that it may, V. */
   readonly dropV: number;
+  /** Most volts that may be lost along it, V. */
   readonly dropLimitV: number;
   /** Whether the device’s ground is measured at this lead: at the heaviest of a job. */
   readonly ground: boolean;

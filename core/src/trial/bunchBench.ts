@@ -10,18 +10,27 @@ export type BunchInstrument = 'meter' | 'ohmmeter' | 'lamp';
 
 /** An instrument put where it hurts. */
 export interface BunchHarm {
+  /** The wire that was touched. */
   readonly wireId: string;
+  /** What would have come of it in a real car. */
   readonly kind: 'lamp on data' | 'ohms on live';
 }
 
 /** A bunch on the bench with instruments in hand. */
 export interface BunchBench {
+  /** The simulated car that answers. */
   readonly car: BenchCar;
+  /** What was read so far, oldest first. */
   readonly readings: readonly Reading[];
+  /** The state that the car is in. */
   readonly state: () => VehicleState;
+  /** What the instrument’s other lead is clipped to. */
   readonly clip: () => 'ground' | 'constant';
+  /** Brings the car to a state; takes its seconds. */
   readonly go: (state: VehicleState) => void;
+  /** Moves the clip. */
   readonly clipTo: (clip: 'ground' | 'constant') => void;
+  /** Reads one wire against the clip. */
   readonly probe: (wireId: string, instrument?: BunchInstrument) => Reading;
   /** Attended work, s, waits for sleep left out; touches; and what was hurt. */
   readonly effort: () => {

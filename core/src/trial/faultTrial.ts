@@ -15,18 +15,27 @@ import { stateAt } from '../vehicle';
 
 /** A fault set in a simulated car, with what a person would see of it without a meter. */
 export interface SetFault {
+  /** What the customer complains of. */
   readonly symptom: SymptomId;
+  /** What is really wrong. */
   readonly cause: CauseId;
+  /** The simulated car. */
   readonly vehicle: BenchVehicle;
+  /** The added lead that carries the fault. */
   readonly lead: FittedLead;
 }
 
 /** How a search for a fault went. */
 export interface FaultSearch {
+  /** The cause that it named in the end. */
   readonly named: string;
+  /** Whether that is what was set. */
   readonly right: boolean;
+  /** Whether it called itself sure. */
   readonly sure: boolean;
+  /** Seconds of all its checks. */
   readonly seconds: number;
+  /** How many checks it took. */
   readonly checks: number;
 }
 

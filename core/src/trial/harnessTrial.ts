@@ -22,17 +22,27 @@ export interface HarnessEffort {
 
 /** A bunch on the bench with an instrument and a 9 V source in hand. */
 export interface HarnessTrial {
+  /** The wires of the bunch as they are seen. */
   readonly wires: readonly HarnessWire[];
+  /** What was read so far, oldest first. */
   readonly readings: Reading[];
+  /** The state that the car is in. */
   readonly state: () => VehicleState;
+  /** What the instrument’s other lead is clipped to. */
   readonly clip: () => 'ground' | 'constant';
+  /** Brings the car to a state; takes its seconds. */
   readonly go: (state: VehicleState) => void;
+  /** Puts the clip on ground, or on a wire that is constant. */
   readonly clipTo: (clip: 'ground' | 'constant', wireId?: string) => void;
+  /** Reads one wire against the clip. */
   readonly probe: (wireId: string, instrument?: 'meter' | 'ohmmeter' | 'lamp') => Reading;
+  /** Touches a pair with a small cell and watches the cones. */
   readonly pop: (plusId: string, minusId: string) => Reading;
+  /** Reads ohms between two wires. */
   readonly ohmsBetween: (oneId: string, otherId: string) => Reading;
   /** A test lamp is in hand instead of a meter. */
   readonly lampOnly: boolean;
+  /** Seconds, touches and harm so far. */
   readonly effort: () => HarnessEffort;
 }
 
@@ -184,7 +194,9 @@ export function followHarnessPlan(trial: HarnessTrial): HarnessAdvice {
 
 /** What each wire was taken for, and the speaker pairs found. */
 export interface HarnessFound {
+  /** What each wire was found to be, by its id. */
   readonly roles: Readonly<Record<string, WireRole>>;
+  /** Speaker pairs with their polarity; speaker undefined where nobody saw which cone moved. */
   readonly pairs: readonly { plusId: string; minusId: string; speaker: string | undefined }[];
 }
 

@@ -31,11 +31,13 @@ export interface WireLook {
 
 /** A fuse slot. */
 export interface SlotSource extends Slot {
+  /** A fuse’s place. */
   readonly kind: 'slot';
 }
 
 /** One cavity of a connector, seen from the side that the wires go in. */
 export interface CavitySource extends Named, WireLook {
+  /** A terminal of a connector. */
   readonly kind: 'cavity';
   /** Column in the connector, from 0. */
   readonly column: number;
@@ -45,6 +47,7 @@ export interface CavitySource extends Named, WireLook {
 
 /** One wire of a loom. */
 export interface WireSource extends Named, WireLook {
+  /** A wire of a loom. */
   readonly kind: 'wire';
 }
 
@@ -53,6 +56,7 @@ export const RELAY_TERMINALS = ['30', '85', '86', '87', '87a', '87b'] as const;
 
 /** One terminal of a relay socket. */
 export interface RelayTerminalSource extends Named {
+  /** A terminal of a relay’s socket. */
   readonly kind: 'relayTerminal';
   /** Number after DIN 72552, e.g. "87". */
   readonly terminal: string;
@@ -60,6 +64,7 @@ export interface RelayTerminalSource extends Named {
 
 /** A stud or one bolt of a bus bar. */
 export interface StudSource extends Named {
+  /** A bolt that carries supply. */
   readonly kind: 'stud';
   /** Thread, mm; left out when nobody has measured it. */
   readonly threadMm?: number | undefined;
@@ -67,6 +72,7 @@ export interface StudSource extends Named {
 
 /** A ground point of the body. */
 export interface GroundSource extends Named {
+  /** A bolt or bare metal of the body. */
   readonly kind: 'ground';
   /** Thread, mm; left out when nobody has measured it. */
   readonly threadMm?: number | undefined;

@@ -1,5 +1,6 @@
 export { shops, users, signInTries, session } from './schema/people';
 export { models, places, sources, handbookEntries } from './schema/vehicles';
+export { notes } from './schema/notes';
 export { photos, photoPins } from './schema/photos';
 export {
   devices,

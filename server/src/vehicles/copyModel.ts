@@ -49,5 +49,9 @@ export async function copyPlaces(
       landmark_a, landmark_b, clearance, colour, seen_colour, gauge_mm2, gauge_measured, taped_with, also_feeds, terminal, thread_mm)
     select ${to}, id, place_id, position, kind, name, legend, rating_a, family, grid_column, grid_row, lie,
       landmark_a, landmark_b, clearance, colour, seen_colour, gauge_mm2, gauge_measured, taped_with, also_feeds, terminal, thread_mm
-    from sources where model_id = ${from}`);
+    from sources where model_id = ${from}`); // A car that is like it may well have the same weak spots; who wrote it, and when, stays.
+  await db.execute(sql`
+    insert into notes (id, model_id, place_id, source_id, kind, text, written_by, written_at)
+    select gen_random_uuid(), ${to}, place_id, source_id, kind, text, written_by, written_at
+    from notes where model_id = ${from}`);
 }

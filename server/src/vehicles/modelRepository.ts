@@ -3,6 +3,7 @@ import type { BenchVehicle } from '@lucky-thread/core/bench';
 import type { ModelSummary, ModelView } from '@lucky-thread/contract';
 import type { Database } from '../db/database';
 import { models, tapPoints } from '../db/schema';
+import { notesOf } from './noteRepository';
 import { photosOf } from './photos/photoRepository';
 import { findPlaces } from './placeRepository';
 
@@ -69,6 +70,7 @@ export async function findModel(
   return {
     ...row,
     ...(found ?? { places: [], handbook: [] }),
+    notes: await notesOf(db, id),
     photos: await photosOf(db, id),
     tapPointCount: taps?.taps ?? 0,
   };

@@ -6,6 +6,7 @@ import {
   BodyInput,
   CreateModelRequest,
   HandbookEntryRequest,
+  NoteRequest,
   SplitModelRequest,
 } from '@lucky-thread/contract';
 import { validatePlace } from '@lucky-thread/contract/places';
@@ -15,6 +16,8 @@ import { dropGlossaryEntry, listGlossary } from './glossary';
 import { putHandbookEntry } from './handbookRepository';
 import { invalid, notFound } from '../http/problem';
 import { findModel, listModels } from './modelRepository';
+import type { NoteAt } from './notes';
+import { dropNote, putNote } from './notes';
 import { search } from './search';
 import type { PlaceAt } from './modelService';
 import { splitModel } from './splitModel';
@@ -78,6 +81,13 @@ export function vehicleRoutes(db: Database): Router {
     );
     response.json(await findModel(db, shopId, modelId));
   });
+  router.put('/models/:modelId/notes/:noteId', async (request, response) => {
+    const body = checked(NoteRequest, request.body);
+    response.json(await putNote(db, actorOf(request), noteIn(request), body));
+  });
+  router.delete('/models/:modelId/notes/:noteId', async (request, response) => {
+    response.json(await dropNote(db, actorOf(request), noteIn(request)));
+  });
   router.get('/glossary', async (request, response) => {
     response.json(await listGlossary(db, actorOf(request).shopId));
   });
@@ -92,4 +102,11 @@ export function vehicleRoutes(db: Database): Router {
 
 function placeIn({ params }: Request<{ modelId: string; placeId: string }>): PlaceAt {
   return { modelId: idIn(params.modelId, 'model'), placeId: params.placeId };
+}
+
+function noteIn(request: Request): NoteAt {
+  return {
+    modelId: idIn(request.params.modelId, 'model'),
+    noteId: idIn(request.params.noteId, 'note'),
+  };
 }

@@ -23,8 +23,11 @@ export type PaperBlock =
 
 /** A paper to print or to hand over. */
 export interface Paper {
+  /** First line. */
   readonly title: string;
+  /** Of which car and job it is. */
   readonly subtitle: string;
+  /** Its parts, from the top. */
   readonly blocks: readonly PaperBlock[];
 }
 

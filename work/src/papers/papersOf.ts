@@ -15,9 +15,11 @@ import type { Paper, PaperBlock, PaperKind } from './paper';
 
 /** What papers of a job are made from. */
 export interface PapersGiven {
+  /** The job with its car. */
   readonly context: JobContext;
   /** Those of the job that count. */
   readonly readings: readonly Reading[];
+  /** The units that it is written in. */
   readonly units: UnitSystem;
   /** The wiring diagram as an SVG document; undefined where there is none. */
   readonly diagram: string | undefined;

@@ -125,13 +125,13 @@ function useSheet(props: FeedSheetCardProps): FeedSheet | undefined {
   const { context, tapped, plan, size } = props;
   const units = useAppSelector((state) => state.prefs.units);
   const { feed, source } = tapped;
-  const { job, settings } = context;
+  const { job, settings, model } = context;
   return useMemo(() => {
     if (size === undefined) return undefined;
     const leadMm2 = shownConductor(size, units)?.size.areaMm2;
-    const given = sheetGivenOf({ job, settings }, { feed, source, plan }, { size, leadMm2 });
+    const given = sheetGivenOf({ job, settings, model }, { feed, source, plan }, { size, leadMm2 });
     return given === undefined ? undefined : feedSheet(given);
-  }, [size, feed, source, plan, job, settings, units]);
+  }, [size, feed, source, plan, job, settings, model, units]);
 }
 
 /** The tap as it lies in the car, and what each way round does to both fuses. */

@@ -7,6 +7,8 @@ import { modelBody } from './modelBody';
 import { modelSplit } from './modelSplit';
 import { newJob } from './newJob';
 import { newModel } from './newModel';
+import { note } from './note';
+import { noteRemoval } from './noteRemoval';
 import { photo } from './photo';
 import { photoRemoval } from './photoRemoval';
 import { photoWords } from './photoWords';
@@ -38,6 +40,8 @@ const KINDS: { readonly [Name in ShopCommandName]: ShopCommandKind<Name> } = {
   modelBody,
   place,
   placeRemoval,
+  note,
+  noteRemoval,
   photo,
   photoWords,
   photoRemoval,

@@ -11,6 +11,7 @@ import type {
   JobView,
   LogTapRequest,
   ModelView,
+  NoteRequest,
   PlaceInput,
   ShopView,
   SplitModelRequest,
@@ -43,6 +44,14 @@ export interface ShopCommands {
   readonly photo: {
     body: { modelId: string; placeId: string; photoId: string; jpegBase64: string };
     answer: ModelView;
+  };
+  readonly note: {
+    body: { modelId: string; noteId: string; request: NoteRequest };
+    answer: ModelView;
+  };
+  readonly noteRemoval: {
+    body: { modelId: string; noteId: string };
+    answer: ModelView | undefined;
   };
   readonly photoWords: {
     body: { modelId: string; photoId: string; request: DescribePhotoRequest };

@@ -45,6 +45,7 @@ const MODEL = {
   id: 'm',
   handbook: [] as HandbookEntryView[],
   places: [PLACE],
+  notes: [{ id: 'n', placeId: 'kick', sourceId: null, kind: 'note', text: 'Old' }],
   photos: [{ id: 'p', caption: '', pins: [], version: 1 }],
   body: null,
 } as unknown as ModelView;
@@ -93,6 +94,15 @@ describe('what is shown before the server has it', () => {
       ({ photos }) => photos.map(({ caption, pins }) => [caption, pins.length]),
       [['Open panel', 1]],
     ],
+    [
+      command('note', {
+        ...{ modelId: 'm', noteId: 'new' },
+        request: { placeId: 'kick', kind: 'bulletin', text: 'Rust' },
+      }),
+      ({ notes }) => notes.map(({ text, by, sourceId }) => [text, by, sourceId]).at(-1),
+      ['Rust', 'Ana', null],
+    ],
+    [command('noteRemoval', { modelId: 'm', noteId: 'n' }), ({ notes }) => notes, []],
     [command('photoRemoval', { modelId: 'm', photoId: 'p' }), ({ photos }) => photos, []],
     [
       command('modelBody', {
@@ -111,7 +121,7 @@ describe('what is shown before the server has it', () => {
 
   it('leaves other models as they are', () => {
     for (const [made] of cases.filter(([{ body }]) => 'modelId' in body)) {
-      const other = { ...MODEL, id: 'other', photos: [] };
+      const other = { ...MODEL, id: 'other', photos: [], notes: [] };
       expect(withShopCommands('model', other, [made], 'Ana')).toEqual(other);
     }
   });

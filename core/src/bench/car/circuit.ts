@@ -3,7 +3,9 @@ import type { BenchWire } from './wire';
 
 /** One fused circuit of a simulated car: what is really behind a slot. */
 export interface BenchCircuit {
+  /** The slot that its fuse is in. */
   readonly slotId: string;
+  /** What feeds it, and when. */
   readonly supply: BenchSupply;
   /** Which contact of the slot the supply enters. */
   readonly supplyContact: 'a' | 'b';
@@ -27,6 +29,7 @@ export interface BenchCircuit {
 export interface BenchBattery {
   /** Open-circuit voltage, V. */
   readonly restV: number;
+  /** Ω. */
   readonly internalOhm: number;
   /** Current the starter draws, A. */
   readonly crankingA: number;
@@ -36,7 +39,9 @@ export interface BenchBattery {
 
 /** The hidden truth about a car. */
 export interface BenchVehicle {
+  /** What everything hangs on. */
   readonly battery: BenchBattery;
+  /** What is behind each slot. */
   readonly circuits: readonly BenchCircuit[];
   /** Cut or tapped wires that can be probed besides the slots; left out: none. */
   readonly wires?: readonly BenchWire[];

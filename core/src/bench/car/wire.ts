@@ -60,7 +60,9 @@ export type BenchWireKind =
 
 /** One wire of a bunch. */
 export interface BenchWire {
+  /** Its own in the bunch. */
   readonly id: string;
+  /** What it is connected to. */
   readonly behind: BenchWireKind;
 }
 
@@ -81,11 +83,15 @@ export type PullUp = 'battery' | 'key' | 'module5' | 'module8' | 'nothing' | 'st
 
 /** A resistive lock switch: the module's volts and pull-up, and the ohms to ground of each way of the switch. */
 export interface BenchLadder {
+  /** What the module feeds the ladder with, V. */
   readonly volts: number;
+  /** Resistor in the module, Ω. */
   readonly pullUpOhm: number;
   /** Infinity: open. */
   readonly restOhm: number;
+  /** To ground while lock is held, Ω. */
   readonly lockOhm: number;
+  /** To ground while unlock is held, Ω. */
   readonly unlockOhm: number;
 }
 

@@ -11,7 +11,9 @@ import { PASSAGE_KINDS } from './passageKinds';
 export interface Passage extends PassageSketch {
   /** Unique in the body: both spots and the kind. */
   readonly id: string;
+  /** Along the lead, m. */
   readonly lengthM: number;
+  /** What can hurt or be hurt there. */
   readonly hazards: readonly RouteHazard[];
   /** What somebody found free in its grommet or boot, mm; undefined while nobody has looked. */
   readonly roomMm?: number | undefined;
@@ -19,7 +21,9 @@ export interface Passage extends PassageSketch {
 
 /** What is known of a model beyond its style. */
 export interface BodyKnowledge {
+  /** What kind of body it is. */
   readonly style: BodyStyle;
+  /** On which side the wheel is. */
   readonly steering: 'left' | 'right';
   /** As measured or looked up; the style’s usual ones where left out. */
   readonly measures?: Partial<BodyMeasures> | undefined;
@@ -38,9 +42,13 @@ export interface BodyKnowledge {
 
 /** A vehicle’s body to lay leads through. */
 export interface BodyGraph {
+  /** What it was made from. */
   readonly knowledge: BodyKnowledge;
+  /** Its measures, as known or as common. */
   readonly measures: BodyMeasures;
+  /** Places that leads can be at, by id. */
   readonly spots: ReadonlyMap<string, Spot>;
+  /** Ways between them, blocked ones left out. */
   readonly passages: readonly Passage[];
   /** The spot of a place by its zone and side; undefined while nobody has said the zone. */
   readonly spotAt: (place: {

@@ -28,25 +28,37 @@ export const BODY_STYLE_NAMES: Record<BodyStyle, string> = {
 
 /** Outer measures, m. */
 export interface BodyMeasures {
+  /** Bumper to bumper, m. */
   readonly lengthM: number;
+  /** Without mirrors, m. */
   readonly widthM: number;
+  /** Road to roof, m. */
   readonly heightM: number;
 }
 
 /** Where a closed body’s pillars stand, as shares of its length from the front. */
 export interface BodyAnchors {
+  /** Where the engine space ends, as a share of the length from the front. */
   readonly bulkhead: number;
+  /** Face of the dashboard, as a share of the length from the front. */
   readonly dash: number;
+  /** Upper edge of the windscreen, as a share of the length from the front. */
   readonly screenTop: number;
+  /** Pillar behind the front doors, as a share of the length from the front. */
   readonly bPillar: number;
+  /** Pillar behind the rear seats, as a share of the length from the front. */
   readonly cPillar: number;
+  /** Upper edge of the rear glass, as a share of the length from the front. */
   readonly rearTop: number;
+  /** Inside of the tail, as a share of the length from the front. */
   readonly tail: number;
 }
 
 /** A body style: its usual measures, and its pillars where it has any. Usual sizes, our own choice; the tape is right. */
 export interface BodyShape {
+  /** What cars of this body commonly measure. */
   readonly measures: BodyMeasures;
+  /** Where its landmarks lie; undefined for a body without a cabin. */
   readonly anchors: BodyAnchors | undefined;
   /** What closes it at the rear. */
   readonly rear: 'boot' | 'tailgate' | 'bed' | 'open';

@@ -4,13 +4,17 @@ import type { DiagramNode, DiagramWire, Netlist } from './netlist';
 
 /** A point of the drawing, px. */
 export interface DrawnPoint {
+  /** From the left edge, px. */
   readonly x: number;
+  /** From the upper edge, px. */
   readonly y: number;
 }
 
 /** A rectangle of the drawing, px. */
 export interface DrawnBox extends DrawnPoint {
+  /** px. */
   readonly width: number;
+  /** px. */
   readonly height: number;
 }
 
@@ -19,15 +23,21 @@ export interface DrawnNode extends DiagramNode, DrawnBox {}
 
 /** A line with its corners and its label’s place. */
 export interface DrawnWire extends DiagramWire {
+  /** Corners from its beginning to its end; every stretch lies level or upright. */
   readonly points: readonly DrawnPoint[];
+  /** Room that its label takes; undefined where it has none. */
   readonly labelBox: DrawnBox | undefined;
 }
 
 /** A wiring diagram, laid out. */
 export interface Diagram {
+  /** px. */
   readonly width: number;
+  /** px. */
   readonly height: number;
+  /** Everything that wires end at, with its place. */
   readonly nodes: readonly DrawnNode[];
+  /** Every wire, with its way. */
   readonly wires: readonly DrawnWire[];
 }
 

@@ -3,7 +3,9 @@ export type NodeKind = 'device' | 'fuse' | 'relay' | 'joint' | 'source' | 'groun
 
 /** One box. */
 export interface DiagramNode {
+  /** Its own among the nodes; wires name it. */
   readonly id: string;
+  /** What is drawn: a device, a fuse, a relay, a joint, a ground. */
   readonly kind: NodeKind;
   /** What it is called, e.g. "F3 BACK UP". */
   readonly title: string;
@@ -13,8 +15,11 @@ export interface DiagramNode {
 
 /** One line between two boxes. */
 export interface DiagramWire {
+  /** Its own among the wires. */
   readonly id: string;
+  /** The node that it comes from. */
   readonly from: string;
+  /** The node that it leads to. */
   readonly to: string;
   /** Colour, gauge and length, as they stand on the line. */
   readonly label: string;
@@ -26,14 +31,19 @@ export interface DiagramWire {
 
 /** What is joined to what. */
 export interface Netlist {
+  /** Everything that wires end at, once each. */
   readonly nodes: readonly DiagramNode[];
+  /** Every stretch between two nodes. */
   readonly wires: readonly DiagramWire[];
 }
 
 /** A lead as the diagram needs it. */
 export interface DiagramLead {
+  /** The feed’s id. */
   readonly id: string;
+  /** What the lead is called, e.g. "Constant". */
   readonly name: string;
+  /** Colour as printed in the kit’s guide; undefined where nobody has said. */
   readonly colour: string | undefined;
   /** Gauge and length, e.g. "0.82 mm², 2 m"; empty where there is none yet. */
   readonly conductor: string;
@@ -43,11 +53,15 @@ export interface DiagramLead {
   readonly fuseAt: string;
   /** Relays between the lead and its wire, e.g. "2 relays"; undefined where there are none. */
   readonly relays: string | undefined;
+  /** How it is joined to the car, in words. */
   readonly joint: string;
+  /** Where in the car it ends. */
   readonly source: { readonly id: string; readonly title: string; readonly place: string };
   /** The car’s own colour there; undefined at a slot. */
   readonly sourceColour: string | undefined;
+  /** Whether it goes to the body instead of a supply. */
   readonly ground: boolean;
+  /** Why it is so, sentence by sentence: shown when its line is touched. */
   readonly why: readonly string[];
 }
 

@@ -4,18 +4,23 @@ import { FUSE_FAMILY_FACTS } from '../../vehicle';
 
 /** A lead as it is ordered and cut. */
 export interface PartsLead {
+  /** The feed that it serves. */
   readonly feedId: string;
   /** What the device calls it, and its colour in the kit’s words. */
   readonly name: string;
+  /** Colour of the insulation; undefined where it does not matter. */
   readonly colour: string | undefined;
   /** Conductor as it is sold, e.g. "0.75 mm²". */
   readonly conductor: string;
+  /** Length to cut, slack and loops with it, m. */
   readonly cutM: number;
+  /** Clips along its way. */
   readonly clips: number;
   /** Sleeve or ring on the lead at the car’s end, e.g. "red butt". */
   readonly terminal: string | undefined;
   /** What slides on before it. */
   readonly slideOn: readonly string[];
+  /** How and where it is joined. */
   readonly tap: PlannedTap;
   /** What passes as well of what is in the van alone, wire and fuse together; undefined where nothing does. */
   readonly instead?: Substitute | undefined;
@@ -23,18 +28,25 @@ export interface PartsLead {
 
 /** Another conductor and fuse for a lead that pass as well. */
 export interface Substitute {
+  /** Wire that passes as well, e.g. "16 AWG". */
   readonly conductor: string;
+  /** Fuse that goes with it, A. */
   readonly fuseA: number;
 }
 
 /** One row of the cut list. */
 export interface CutRow {
+  /** What the lead is called. */
   readonly name: string;
+  /** Colour of the insulation; undefined where it does not matter. */
   readonly colour: string | undefined;
+  /** Its size as it is sold, e.g. "18 AWG". */
   readonly conductor: string;
+  /** Length to cut, m. */
   readonly cutM: number;
   /** What goes on its end at the device, and at the car. */
   readonly deviceEnd: string;
+  /** What is crimped on at the car’s end. */
   readonly carEnd: string;
   /** What is written on its label, short enough for a wrap. */
   readonly label: string;

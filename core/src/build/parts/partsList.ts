@@ -7,11 +7,15 @@ export type PartUnit = 'pieces' | 'm';
 
 /** One part with how much of it the job takes. */
 export interface PartRow {
+  /** What to take, as it is sold. */
   readonly what: string;
+  /** How much of it, in its unit. */
   readonly need: number;
+  /** Metres or pieces. */
   readonly unit: PartUnit;
   /** How it is sold, and how many of those. */
   readonly packOf: number;
+  /** Packs that come to at least as much. */
   readonly packs: number;
   /** The van is known not to have it; undefined: nobody has said what is in the van. */
   readonly missing: boolean | undefined;
@@ -21,12 +25,15 @@ export interface PartRow {
 
 /** What is in the van, as far as the shop has said. */
 export interface Stock {
+  /** Sizes of wire in the van, e.g. "18 AWG". */
   readonly conductors: readonly string[];
+  /** Ratings of fuses in the van, A. */
   readonly fusesA: readonly number[];
 }
 
 /** What a parts list is made from. */
 export interface PartsGiven {
+  /** The leads that parts are wanted for. */
   readonly leads: readonly PartsLead[];
   /** Length and conductor of the device’s ground lead, and its ring; undefined where it returns otherwise. */
   readonly ground:

@@ -5,6 +5,7 @@ import { inchBit } from './bundle';
 export interface MountGiven {
   /** Device’s body behind the panel: diameter or larger side, and depth, mm. */
   readonly bodyMm: number;
+  /** How deep the device is behind the panel, mm. */
   readonly bodyDepthMm: number;
   /** Its front, which must cover the hole, mm. */
   readonly lipMm: number;
@@ -16,12 +17,15 @@ export interface MountGiven {
 
 /** Whether it goes in, by which hole. */
 export interface MountFit {
+  /** Whether it fits. */
   readonly good: boolean;
   /** Hole to cut, mm, and the inch cutter nearest to it. */
   readonly holeMm: number;
+  /** The bit by its name in inches. */
   readonly holeInch: string;
   /** Depth that it takes with the bend of its lead, mm. */
   readonly needMm: number;
+  /** What speaks for and against it, sentence by sentence. */
   readonly says: readonly string[];
 }
 

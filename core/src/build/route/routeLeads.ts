@@ -17,21 +17,27 @@ const WEIGHTS: Record<
 
 /** A lead to be laid: from the device to its source. */
 export interface LeadToLay {
+  /** The feed’s id. */
   readonly id: string;
+  /** Spot of the device. */
   readonly from: string;
+  /** Spot of its source. */
   readonly to: string;
 }
 
 /** A lead as it is laid. */
 export interface LaidLead extends LeadToLay {
+  /** Its way, from the device on. */
   readonly passages: readonly Passage[];
   /** Along the passages, without slack, m. */
   readonly wayM: number;
+  /** Everything to mind along it, once each. */
   readonly hazards: readonly RouteHazard[];
 }
 
 /** All leads of a job as they are laid together. */
 export interface LaidRoute {
+  /** Leads with their ways. */
   readonly leads: readonly LaidLead[];
   /** Leads that no way leads to. */
   readonly unreachable: readonly string[];

@@ -4,12 +4,15 @@ import type { PlannedTap } from './plannedTap';
 
 /** A lead of the job, as the order of work needs it. */
 export interface StepLead {
+  /** How and where it is joined. */
   readonly tap: PlannedTap;
   /** Place of its source. */
   readonly place: string;
   /** How one gets at that place. */
   readonly access: readonly string[];
+  /** To get at its place, s. */
   readonly accessS: number;
+  /** What that takes; undefined for bare hands. */
   readonly accessTool: string | undefined;
   /** Where it runs; empty while nobody knows. */
   readonly passages: readonly Passage[];
@@ -21,6 +24,7 @@ export interface StepLead {
 
 /** What the order of work is made from. */
 export interface StepsGiven {
+  /** The leads of the job. */
   readonly leads: readonly StepLead[];
   readonly device: {
     readonly name: string;

@@ -21,9 +21,13 @@ export interface TypedWire extends Omit<WireLook, 'tapedWith'> {
 
 /** Wires as they were typed, as far as they could be read. */
 export interface TypedWires {
+  /** Cavities in a row. */
   readonly columns: number;
+  /** Rows. */
   readonly rows: number;
+  /** Wires in the order of typing. */
   readonly wires: readonly TypedWire[];
+  /** What could not be read, and where. */
   readonly problems: readonly TypedProblem[];
   /** Whether letters mean one colour in one way of writing and another in another. */
   readonly clashes: boolean;

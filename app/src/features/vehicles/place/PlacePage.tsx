@@ -13,6 +13,7 @@ import { TwoColumns } from '../../../ui/TwoColumns';
 import { Words } from '../../../ui/Words';
 import { PlacePhotos } from '../photos/PlacePhotos';
 import { HandbookList } from './HandbookList';
+import { Notes } from './Notes';
 import { PlaceSources } from './PlaceSources';
 import { SourceSheet } from './SourceSheet';
 
@@ -70,6 +71,7 @@ function Page({ model, place }: { readonly model: ModelView; readonly place: Pla
             ) : (
               <SourceSheet key={source.id} model={model} source={source} />
             )}
+            <Notes model={model} placeId={place.id} />
             <PlacePhotos model={model} place={place} />
           </>
         }

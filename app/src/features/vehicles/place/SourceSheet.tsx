@@ -1,6 +1,7 @@
 import type { ModelView } from '@lucky-thread/contract';
 import type { Source } from '@lucky-thread/core/vehicle';
 import { isConductor } from '@lucky-thread/core/vehicle';
+import { placeIdOf } from '@lucky-thread/work';
 import { StyleSheet, View } from 'react-native';
 import { GroundCheck } from '../../../panel/GroundCheck';
 import { sourceTitle, warningOf } from '../../../panel/sourceTitle';
@@ -13,6 +14,7 @@ import { Loading } from '../../../ui/States';
 import { SPACE } from '../../../ui/tokens';
 import { Words } from '../../../ui/Words';
 import { PinnedPhoto } from '../photos/PinnedPhoto';
+import { Notes } from './Notes';
 import { sourceFacts } from './sourceFacts';
 
 /** Everything that is known of one source: what it looks like, what the log says, where it is seen. */
@@ -49,6 +51,7 @@ export function SourceSheet(props: { readonly model: ModelView; readonly source:
       ) : (
         here.map((tap) => <TapPointCard key={tap.id} tap={tap} model={model} />)
       )}
+      <Notes model={model} placeId={placeIdOf(source.id)} sourceId={source.id} />
     </View>
   );
 }
