@@ -66,7 +66,7 @@ function WireRow(props: WireListProps & { readonly wire: HarnessWire }) {
           {verdict !== undefined && count > 0 && (
             <>
               <Words kind="label">
-                {verdict.settled || pair !== undefined ? '' : '? '}
+                {verdict.told || pair !== undefined ? '' : '? '}
                 {roleWords(verdict.role, pair, wire.id)}
               </Words>
               <Words kind="small" soft>

@@ -1,8 +1,8 @@
 import type { StitchPlace, VehicleState } from '../vehicle';
-import type { Until } from './need/field';
-import { fieldOf } from './need/field';
-import type { Means } from './means';
-import { fastMeans } from './means';
+import type { Until } from './need/findScope';
+import { findScopeOf } from './need/findScope';
+import type { Reckoner } from './reckoner';
+import { fastReckoner } from './reckoner';
 import type { Need } from './need/needs';
 import type { NextAction } from './plan/nextAction';
 import { nextPlan } from './plan/nextPlan';
@@ -70,19 +70,19 @@ export interface FindAdvice {
  * advise({ sources: [source], readings: [], state: PARKED, needs: [{ id: 'b', role: 'constant' }] }).next.kind // 'visit'
  */
 export function advise(session: FindSession): FindAdvice {
-  return adviseBy(fastMeans(), session);
+  return adviseBy(fastReckoner(), session);
 }
 
 /** Answers sessions one after the other, and keeps what does not change between them. */
 export function newAdviser(): (session: FindSession) => FindAdvice {
-  const means = fastMeans();
-  return (session) => adviseBy(means, session);
+  const reckoner = fastReckoner();
+  return (session) => adviseBy(reckoner, session);
 }
 
 const NO_READINGS: readonly Reading[] = [];
 
-/** The advice on a session by given means. */
-export function adviseBy(means: Means, session: FindSession): FindAdvice {
+/** The advice on a session by a given reckoner. */
+export function adviseBy(reckoner: Reckoner, session: FindSession): FindAdvice {
   const ids = new Set(session.sources.map((source) => source.id));
   const bySource = new Map<string, Reading[]>();
   for (const reading of session.readings) {
@@ -93,24 +93,26 @@ export function adviseBy(means: Means, session: FindSession): FindAdvice {
     if (own === undefined) bySource.set(reading.sourceId, [reading]);
     else own.push(reading);
   }
-  const beliefOf = means.beliefsIn(session.sources);
+  const beliefOf = reckoner.beliefsIn(session.sources);
   const verdicts = session.sources.map((source) => {
     const own = bySource.get(source.id) ?? NO_READINGS;
     const belief = beliefOf(source);
-    return means.keep({ source, belief, own }, () => judge(source, own, { ...means, belief }));
+    return reckoner.keep({ source, belief, own }, () =>
+      judge(source, own, { ...reckoner, belief }),
+    );
   });
-  const field = fieldOf(session.sources, verdicts, {
+  const scope = findScopeOf(session.sources, verdicts, {
     needs: session.needs,
     until: session.until ?? 'role',
-    read: means.read,
+    read: reckoner.read,
     handbook: session.handbook ?? false,
   });
   const plan = nextPlan({
-    ...field,
+    ...scope,
     state: session.state,
     cannot: session.cannot ?? [],
     lamp: session.lamp ?? false,
-    order: means.order,
+    order: reckoner.order,
     clip: session.clip ?? 'ground',
     alone: session.alone ?? false,
     on: session.on,

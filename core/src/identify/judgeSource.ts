@@ -1,4 +1,4 @@
-import { fastMeans } from './means';
+import { fastReckoner } from './reckoner';
 import type { Reading } from './reading/reading';
 import type { ProbeSource } from './reading/source';
 import { judge } from './verdict/judge';
@@ -6,5 +6,5 @@ import type { Verdict } from './verdict/verdict';
 
 /** The verdict on one source by itself, as if nothing else of the panel were known. */
 export function judgeSource(source: ProbeSource, readings: readonly Reading[]): Verdict {
-  return judge(source, readings, fastMeans());
+  return judge(source, readings, fastReckoner());
 }

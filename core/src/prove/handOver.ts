@@ -1,6 +1,6 @@
 import type { LeadFamily } from '../choose';
-import type { HandOverFound, HandOverTest } from './handOverTest';
-import { LACKING } from './handOverTest';
+import type { HandOverFound, HandOverTest } from './handOverItem';
+import { LACKING } from './handOverItem';
 import { radioTests } from './speakers';
 
 /** How a test stands. */

@@ -1,5 +1,5 @@
-import type { HandOverFound, HandOverTest } from './handOverTest';
-import { LACKING } from './handOverTest';
+import type { HandOverFound, HandOverTest } from './handOverItem';
+import { LACKING } from './handOverItem';
 
 /** Where a car has its speakers. */
 const CORNERS = ['front left', 'front right', 'rear left', 'rear right'] as const;

@@ -76,7 +76,7 @@ describe('a session on a bunch of cut wires', () => {
         const { last } = followWithout(trial, cannot);
         if (last.next.kind !== 'done') return;
         const paired = new Set(last.pairs.flatMap(({ plusId, minusId }) => [plusId, minusId]));
-        const open = last.wires.filter((one) => !one.settled && !paired.has(one.wireId));
+        const open = last.wires.filter((one) => !one.told && !paired.has(one.wireId));
         if (open.length > 0)
           expect(last.next.instruction).not.toContain('Every wire is told apart.');
         for (const { wireId } of open) {

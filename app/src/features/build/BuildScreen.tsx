@@ -46,6 +46,7 @@ export const BuildScreen = memo(function BuildScreen(props: BuildScreenProps) {
     (stepId: string) => noteStep({ stepId, done: false, reason: null }),
     [noteStep],
   );
+  const ticks = usePairTicks(job, change);
   if (!isWholeJob(context)) return <MissingTaps />;
   const steps = plan?.order.steps ?? [];
   const done = new Set(job.steps.map(({ stepId }) => stepId));
@@ -100,7 +101,7 @@ export const BuildScreen = memo(function BuildScreen(props: BuildScreenProps) {
         </DrawnInSight>
         {plan !== undefined && (
           <DrawnInSight>
-            <MatchingCard job={still.job} list={plan.matching} />
+            <MatchingCard job={still.job} list={plan.matching} {...ticks} />
           </DrawnInSight>
         )}
         {!wide && <DrawnInSight>{list}</DrawnInSight>}
@@ -112,6 +113,25 @@ export const BuildScreen = memo(function BuildScreen(props: BuildScreenProps) {
     </WithDock>
   );
 });
+
+/** Begins what is noted on the job of a pair that is made. */
+const PAIR = 'pair:';
+
+/** Which pairs of lead and wire are ticked: noted on the job, so that whoever takes it up sees them. */
+function usePairTicks({ closing }: JobContext['job'], { noteClosing }: JobChange) {
+  const made = useMemo(
+    () =>
+      new Set(
+        closing.flatMap(({ item }) => (item.startsWith(PAIR) ? [item.slice(PAIR.length)] : [])),
+      ),
+    [closing],
+  );
+  const onTick = useCallback(
+    (id: string, done: boolean) => noteClosing({ item: PAIR + id, done, value: null }),
+    [noteClosing],
+  );
+  return { made, onTick };
+}
 
 /** How the car is brought back as it was, for the lease's end. */
 const RestoreSheet = memo(function RestoreSheet(props: { readonly context: JobContext }) {

@@ -11,7 +11,6 @@ import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
 import Svg, { Circle, Path } from 'react-native-svg';
 import { WireSwatch } from '../../panel/WireSwatch';
-import { useKeptDraft } from '../../store/keptDraft';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
 import { usePalette } from '../../ui/ThemeProvider';
@@ -25,18 +24,13 @@ import { printedList } from './printList';
 export const MatchingCard = memo(function MatchingCard(props: {
   readonly job: JobContext['job'];
   readonly list: MatchingList;
+  /** Pairs that somebody has ticked, by id. */
+  readonly made: ReadonlySet<string>;
+  /** A pair is ticked, or its tick taken back. */
+  readonly onTick: (id: string, made: boolean) => void;
 }) {
-  const { job, list } = props;
+  const { job, list, made, onTick } = props;
   const us = useUnits() === 'us';
-  // Ticks are this phone's own reminder; what counts is proved later.
-  const { draft, setDraft } = useKeptDraft<{ readonly made: readonly string[] }>(
-    `matching ${job.id}`,
-    { made: [] },
-  );
-  const tick = (id: string): void =>
-    setDraft({
-      made: draft.made.includes(id) ? draft.made.filter((one) => one !== id) : [...draft.made, id],
-    });
   const head = { vehicle: `${job.vehicleName}, ${job.vehicle.year}`, device: job.device.name };
   return (
     <Card testID="matching">
@@ -56,8 +50,8 @@ export const MatchingCard = memo(function MatchingCard(props: {
           key={pair.id}
           pair={pair}
           us={us}
-          made={draft.made.includes(pair.id)}
-          onTick={() => tick(pair.id)}
+          made={made.has(pair.id)}
+          onTick={() => onTick(pair.id, !made.has(pair.id))}
         />
       ))}
       {list.left.length > 0 && (

@@ -71,7 +71,7 @@ export function routeLeads(
     [...byLength].reverse(),
     ...byLength.map((one) => [one, ...byLength.filter((other) => other !== one)]),
   ];
-  const laid = starts.map((order) => settled(body, order, aim));
+  const laid = starts.map((order) => untilSteady(body, order, aim));
   const best = laid.reduce(
     (least, one) => (one.cost < least.cost - 1e-9 ? one : least),
     laid[0] ?? EMPTY,
@@ -99,14 +99,14 @@ export function routeLeads(
   };
 }
 
-interface Settled {
+interface SteadyRoute {
   readonly paths: ReadonlyMap<string, readonly Passage[]>;
   readonly cost: number;
 }
 
-const EMPTY: Settled = { paths: new Map(), cost: 0 };
+const EMPTY: SteadyRoute = { paths: new Map(), cost: 0 };
 
-function settled(body: BodyGraph, order: readonly LeadToLay[], aim: RouteAim): Settled {
+function untilSteady(body: BodyGraph, order: readonly LeadToLay[], aim: RouteAim): SteadyRoute {
   const paths = new Map<string, readonly Passage[]>();
   for (const lead of order) {
     const open = new Set([...paths.values()].flat().map((one) => one.id));

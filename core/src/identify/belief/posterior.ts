@@ -11,8 +11,8 @@ import type { FunctionPrior } from '../legend/readLabel';
 import type { Hypothesis } from '../circuit/hypotheses';
 import { HYPOTHESES, ROW_WHEN, UNFED, UNKNOWN_LEVELS, unfedShare } from '../circuit/hypotheses';
 import type { Belief } from './sourcePrior';
-import type { Workings } from './workings';
-import { newWorkings } from './workings';
+import type { BeliefCache } from './beliefCache';
+import { newBeliefCache } from './beliefCache';
 
 /** How probable each function of a source is, given everything known. */
 export interface Posterior {
@@ -47,10 +47,10 @@ export const NONE_SHARE = 0.25;
 export function posterior(
   prior: Belief,
   readings: readonly Reading[],
-  workings: Workings = newWorkings(),
+  cache: BeliefCache = newBeliefCache(),
 ): Posterior {
   const possible = possibleFor(prior);
-  const evidence = gatherEvidence(readings, workings);
+  const evidence = gatherEvidence(readings, cache);
   const wire = possible === ON_SLOTS ? undefined : fitsOfWire(possible, evidence);
   const fit = wire?.fit ?? fitsOfSlot(evidence);
   const noneFit = wire === undefined ? noneAtSlot(evidence) : noneAtWire(evidence);

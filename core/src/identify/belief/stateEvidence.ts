@@ -2,8 +2,8 @@ import type { VehicleState } from '../../vehicle';
 import type { PerLevel } from '../circuit/levels';
 import { LEVELS, likelihoods } from '../circuit/levels';
 import type { Reading } from '../reading/reading';
-import type { Workings } from './workings';
-import { newWorkings } from './workings';
+import type { BeliefCache } from './beliefCache';
+import { newBeliefCache } from './beliefCache';
 
 /** What the readings of one source in one state say about its level there. */
 export interface StateEvidence {
@@ -27,26 +27,26 @@ export interface StateEvidence {
  */
 export function gatherEvidence(
   readings: readonly Reading[],
-  workings: Workings = newWorkings(),
+  cache: BeliefCache = newBeliefCache(),
 ): StateEvidence[] {
   const groups = new Map<string, Reading[]>();
   for (const reading of readings) {
     if (reading.contact !== undefined || saysNothingOfLevel(reading)) continue;
-    const id = workings.idOf(reading.state);
+    const id = cache.idOf(reading.state);
     const group = groups.get(id);
     if (group === undefined) groups.set(id, [reading]);
     else group.push(reading);
   }
   return [...groups].map(([id, group]) => {
     const first = group[0] as Reading;
-    const levels = combined(group, workings);
+    const levels = combined(group, cache);
     return {
       id,
       state: first.state,
       readings: group,
       levels,
-      rowOf: workings.rowsFor(id, first.state),
-      agreements: workings.agreementsWith(levels),
+      rowOf: cache.rowsFor(id, first.state),
+      agreements: cache.agreementsWith(levels),
     };
   });
 }
@@ -57,9 +57,9 @@ export function saysNothingOfLevel(reading: Reading): boolean {
 }
 
 /** Product of the readings' likelihoods per level, scaled so that the largest is 1 and nothing underflows. */
-function combined(readings: readonly Reading[], workings: Workings): PerLevel {
+function combined(readings: readonly Reading[], cache: BeliefCache): PerLevel {
   const first = readings[0];
-  if (readings.length === 1 && first !== undefined) return workings.scaledOnce(first);
+  if (readings.length === 1 && first !== undefined) return cache.scaledOnce(first);
   const logs = LEVELS.map(() => 0);
   for (const reading of readings)
     likelihoods(reading).forEach(

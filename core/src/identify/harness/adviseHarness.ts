@@ -1,5 +1,5 @@
 import type { VehicleState } from '../../vehicle';
-import { newWorkings } from '../belief/workings';
+import { newBeliefCache } from '../belief/beliefCache';
 import { assertReadingValue } from '../reading/reading';
 import { WORK_SECONDS } from '../visit/workCosts';
 import type { Assignment } from './assignments';
@@ -64,7 +64,7 @@ export interface WireVerdict {
   /** Probability of the role, 0 to 1. */
   readonly certainty: number;
   /** Sure enough to connect or to cap. */
-  readonly settled: boolean;
+  readonly told: boolean;
   /** Roles with more than a trace of probability, likeliest first. */
   readonly ranked: readonly { readonly role: WireRole; readonly probability: number }[];
   /** Whether a 9 V source may touch it, and if not, why. */
@@ -77,7 +77,7 @@ export interface HarnessAdvice {
   readonly wires: readonly WireVerdict[];
   /** Leads that belong to one speaker. */
   readonly pairs: readonly SpeakerPair[];
-  /** The likeliest assignments of the wires that are not settled, and by which wires they differ. */
+  /** The likeliest assignments of the wires that are not told, and by which wires they differ. */
   readonly assignments: readonly (Assignment & { readonly differsAt: readonly string[] })[];
   /** What to do now. */
   readonly next: HarnessAction;
@@ -102,8 +102,8 @@ const BEST = 3;
  */
 export function adviseHarness(session: HarnessSession): HarnessAdvice {
   assertReadings(session);
-  const workings = newWorkings();
-  const beliefs = beliefsOf(session, workings);
+  const cache = newBeliefCache();
+  const beliefs = beliefsOf(session, cache);
   const judged = beliefs.map((belief) => verdictOf(belief, session));
   const safe = new Set(judged.filter((one) => one.popSafe === true).map((one) => one.wireId));
   const help = nothingLive(session);
@@ -118,7 +118,7 @@ export function adviseHarness(session: HarnessSession): HarnessAdvice {
   );
   const untold = pop === undefined ? untoldOf(session, beliefs) : [];
   const unneeded = judged
-    .filter((one) => !one.settled && !pairedIds.has(one.wireId) && !doubtful.includes(one.wireId))
+    .filter((one) => !one.told && !pairedIds.has(one.wireId) && !doubtful.includes(one.wireId))
     .map((one) => one.wireId);
   const next = nextFor({ session, help, visit, pop, doubtful, untold, unneeded });
   return {
@@ -205,7 +205,7 @@ function doubtfulOf(
   pairedIds: ReadonlySet<string>,
 ): readonly string[] {
   return judged
-    .filter((one) => !one.settled && !pairedIds.has(one.wireId) && mayBeJoined(one))
+    .filter((one) => !one.told && !pairedIds.has(one.wireId) && mayBeJoined(one))
     .map(({ wireId }) => wireId);
 }
 
@@ -239,7 +239,7 @@ function verdictOf(belief: WireBelief, session: HarnessSession): WireVerdict {
     wireId: belief.wire.id,
     role: belief.role,
     certainty: belief.certainty,
-    settled: belief.certainty >= SETTLED,
+    told: belief.certainty >= SETTLED,
     ranked,
     popSafe: popSafety(belief, session),
   };

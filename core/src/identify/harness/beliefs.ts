@@ -2,7 +2,7 @@ import type { Posterior } from '../belief/posterior';
 import { posterior } from '../belief/posterior';
 import type { Reading } from '../reading/reading';
 import { sourcePrior } from '../belief/sourcePrior';
-import type { Workings } from '../belief/workings';
+import type { BeliefCache } from '../belief/beliefCache';
 import type { Between } from './between';
 import { measuredBetween } from './between';
 import { CAPACITY, ROLE_BY_HYPOTHESIS, WIRE_ROLES } from './roles';
@@ -39,13 +39,13 @@ const MEASURED_WEIGHT: Record<Between, Partial<Record<WireRole, number>>> = {
 const ROUNDS = 40;
 
 /** What each wire of a bunch is: Bayes' rule wire by wire, then balanced so that no role has too many or too few wires. */
-export function beliefsOf(session: HarnessSession, workings: Workings): WireBelief[] {
+export function beliefsOf(session: HarnessSession, cache: BeliefCache): WireBelief[] {
   const own = groupByWire(session.readings);
   const popped = poppedWires(session.readings);
   const measured = measuredBetween(session.readings);
   const prior = sourcePrior({ legend: undefined, logged: undefined, kind: 'wire' });
   const rows = session.wires.map((wire) => {
-    const given = posterior(prior, own.get(wire.id) ?? [], workings);
+    const given = posterior(prior, own.get(wire.id) ?? [], cache);
     return {
       wire,
       given,

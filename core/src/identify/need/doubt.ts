@@ -2,7 +2,7 @@ import { LIVE_AT } from '../visit/visitState';
 import type { StitchPlace } from '../../vehicle';
 import { placeOf } from '../../vehicle';
 import { LEVELS } from '../circuit/levels';
-import type { Meeting } from './needs';
+import type { PreparedNeed } from './needs';
 import { shareAsWanted, sureOf } from './needs';
 import { HYPOTHESES, UNKNOWN_LEVELS } from '../circuit/hypotheses';
 import type { Verdict } from '../verdict/verdict';
@@ -34,9 +34,9 @@ export interface Doubt {
 }
 
 /** What still speaks against a source serving a need. */
-export function doubtOf(meeting: Meeting, verdict: Verdict): Doubt {
+export function doubtOf(wanted: PreparedNeed, verdict: Verdict): Doubt {
   const { hypotheses, byReadings, functions, criticalBy } = verdict.posterior;
-  const serving = meeting.serving(verdict.posterior);
+  const serving = wanted.serving(verdict.posterior);
   const unless = (weights: readonly number[], none: number): number[] => [
     ...weights
       .slice(0, HYPOTHESES.length)
@@ -54,7 +54,7 @@ export function doubtOf(meeting: Meeting, verdict: Verdict): Doubt {
       ]),
     ),
     servingBy: serving,
-    sure: sureOf(meeting.need),
+    sure: sureOf(wanted.need),
     serving: {
       believed: servingWeight(serving, hypotheses),
       byReadings: servingWeight(serving, byReadings),
@@ -80,12 +80,12 @@ export function isOpen(doubt: Doubt): boolean {
 
 /** What a place shows if the source serves; undefined where sources that serve differ. */
 export function expectation(
-  meeting: Meeting,
+  wanted: PreparedNeed,
   verdict: Verdict,
   place: StitchPlace,
 ): boolean | undefined {
   const live = LIVE_AT.get(place) ?? [];
-  const serving = meeting.serving(verdict.posterior);
+  const serving = wanted.serving(verdict.posterior);
   let liveWeight = 0;
   let whole = 0;
   verdict.posterior.hypotheses.forEach((weight, index) => {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { CircuitFunction, StitchPlace } from '../../vehicle';
 import { CIRCUIT_FUNCTIONS, STITCH_PLACES, stateAt } from '../../vehicle';
 import type { Need } from './needs';
-import { meetingOf, meetsProbability, requirementsOf } from './needs';
+import { preparedNeedOf, meetsProbability, requirementsOf } from './needs';
 import { posterior } from '../belief/posterior';
 import type { Reading } from '../reading/reading';
 import type { FunctionPrior } from '../legend/readLabel';
@@ -223,6 +223,6 @@ describe('posterior', () => {
 
   it('has a variant for every role of a need', () => {
     for (const need of [CONSTANT, SWITCHED, ILLUMINATION])
-      expect(Math.max(...meetingOf(need).serving(posterior(certain('none'), [])))).toBe(1);
+      expect(Math.max(...preparedNeedOf(need).serving(posterior(certain('none'), [])))).toBe(1);
   });
 });

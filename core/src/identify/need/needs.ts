@@ -165,7 +165,7 @@ export function sureOf(need: Pick<Need, 'role'>): {
 }
 
 /** A need with what is worked out of it once. */
-export interface Meeting {
+export interface PreparedNeed {
   readonly need: Need;
   /** Every state that the need says something about. */
   readonly requirements: readonly Requirement[];
@@ -181,7 +181,7 @@ export interface Meeting {
 }
 
 /** Prepares a need. */
-export function meetingOf(need: Need): Meeting {
+export function preparedNeedOf(need: Need): PreparedNeed {
   const requirements = requirementsOf(need);
   const { role } = need;
   const given = isTrigger(role) ? givenBy(role) : undefined;
@@ -258,14 +258,14 @@ const BATTERY = LEVELS.indexOf('battery');
 const UNREAD: PerLevel = LEVELS.map(() => 1);
 
 /** How probable it is that a source meets a need, by everything known. */
-export function meetsProbability(need: Need | Meeting, given: Posterior): number {
-  const meeting = 'serving' in need ? need : meetingOf(need);
-  return weighed(meeting.serving(given), given.hypotheses, given.functions.none);
+export function meetsProbability(need: Need | PreparedNeed, given: Posterior): number {
+  const wanted = 'serving' in need ? need : preparedNeedOf(need);
+  return weighed(wanted.serving(given), given.hypotheses, given.functions.none);
 }
 
 /** The same from the readings alone, whatever is printed: a label is never a finding. */
-export function meetsByReadings(meeting: Meeting, given: Posterior): number {
-  return weighed(meeting.serving(given), given.byReadings, given.byReadings[NONE] ?? 0);
+export function meetsByReadings(wanted: PreparedNeed, given: Posterior): number {
+  return weighed(wanted.serving(given), given.byReadings, given.byReadings[NONE] ?? 0);
 }
 
 function weighed(serving: Float64Array, weights: readonly number[], none: number): number {

@@ -1,7 +1,7 @@
 import { canHaveLegend } from '../reading/source';
 import type { SafetyClass } from '../legend/lexicon';
 import { WORK_SECONDS } from '../visit/workCosts';
-import type { Field } from './field';
+import type { FindScope } from './findScope';
 import { LOOK_UP_FROM, TOO_RISKY, TOO_RISKY_TO_ASK } from './thresholds';
 
 /**
@@ -24,32 +24,32 @@ const LEFT_AFTER_LOOK_UP = 0.15;
  * What taking a source costs besides the work of settling it, s: by its legend, and by its danger, 0 to 1; where the
  * handbook is to be asked first, that work and what it leaves; and the work to get at a place that is still shut.
  */
-export function priceOf(sourceId: string, danger: number, field: Field): number {
-  const price = LEGEND_SECONDS[field.classes.get(sourceId) ?? 'unknown'] + DANGER_SECONDS * danger;
-  const taken = wantsLookUp(sourceId, danger, field)
+export function priceOf(sourceId: string, danger: number, scope: FindScope): number {
+  const price = LEGEND_SECONDS[scope.classes.get(sourceId) ?? 'unknown'] + DANGER_SECONDS * danger;
+  const taken = wantsLookUp(sourceId, danger, scope)
     ? WORK_SECONDS.lookUp + LEFT_AFTER_LOOK_UP * price
     : price;
-  return taken + (field.sources.get(sourceId)?.reachS ?? 0);
+  return taken + (scope.sources.get(sourceId)?.reachS ?? 0);
 }
 
 /**
  * Whether the handbook must be asked before a source is taken: its legend can't be read, or it may well be
  * safety-critical for all that is known.
  */
-export function wantsLookUp(sourceId: string, danger: number, field: Field): boolean {
+export function wantsLookUp(sourceId: string, danger: number, scope: FindScope): boolean {
   return (
-    canLookUp(sourceId, field) &&
-    (field.classes.get(sourceId) === 'unknown' || danger > LOOK_UP_FROM)
+    canLookUp(sourceId, scope) &&
+    (scope.classes.get(sourceId) === 'unknown' || danger > LOOK_UP_FROM)
   );
 }
 
 /** The handbook is at hand and was not asked about a source yet. */
-function canLookUp(sourceId: string, field: Field): boolean {
-  const source = field.sources.get(sourceId);
-  return field.handbook && source?.handbook === undefined && canHaveLegend(source ?? {});
+function canLookUp(sourceId: string, scope: FindScope): boolean {
+  const source = scope.sources.get(sourceId);
+  return scope.handbook && source?.handbook === undefined && canHaveLegend(source ?? {});
 }
 
 /** Whether a source is too likely to be safety-critical; what the handbook may still clear is not. */
-export function isTooRisky(sourceId: string, danger: number, field: Field): boolean {
-  return danger > (canLookUp(sourceId, field) ? TOO_RISKY_TO_ASK : TOO_RISKY);
+export function isTooRisky(sourceId: string, danger: number, scope: FindScope): boolean {
+  return danger > (canLookUp(sourceId, scope) ? TOO_RISKY_TO_ASK : TOO_RISKY);
 }

@@ -1,5 +1,5 @@
-import type { Field } from '../need/field';
-import type { Meeting } from '../need/needs';
+import type { FindScope } from '../need/findScope';
+import type { PreparedNeed } from '../need/needs';
 import type { Circumstances, Pursuit } from './pursuit';
 import { pursuitsFor } from './pursuit';
 import { byScarcity, fillsFor } from '../need/fills';
@@ -26,15 +26,15 @@ const MOST_ORDERED = 4;
  * in which they may choose, the one with the least expected work over all of them is taken, the scarcest need first
  * when that makes no difference.
  */
-export function allot(field: Field, at: Circumstances): Allotment {
-  const options = new Map<Meeting, Options>();
-  const optionsOf = (meeting: Meeting): Options => {
-    const known = options.get(meeting) ?? optionsFor(meeting, field, at);
-    options.set(meeting, known);
+export function allot(scope: FindScope, at: Circumstances): Allotment {
+  const options = new Map<PreparedNeed, Options>();
+  const optionsOf = (wanted: PreparedNeed): Options => {
+    const known = options.get(wanted) ?? optionsFor(wanted, scope, at);
+    options.set(wanted, known);
     return known;
   };
   let best: (Allotment & { readonly seconds: number }) | undefined;
-  for (const order of ordersOf(byScarcity(field))) {
+  for (const order of ordersOf(byScarcity(scope))) {
     const made = allotInOrder(order, optionsOf);
     if (best === undefined || made.seconds < best.seconds - SAME_SECONDS) best = made;
   }
@@ -52,24 +52,24 @@ interface Options {
   readonly pursuits: () => readonly Pursuit[];
 }
 
-function optionsFor(meeting: Meeting, field: Field, at: Circumstances): Options {
+function optionsFor(wanted: PreparedNeed, scope: FindScope, at: Circumstances): Options {
   let pursuits: readonly Pursuit[] | undefined;
   return {
-    fills: fillsFor(meeting, field),
-    pursuits: () => (pursuits ??= pursuitsFor(meeting, field, at)),
+    fills: fillsFor(wanted, scope),
+    pursuits: () => (pursuits ??= pursuitsFor(wanted, scope, at)),
   };
 }
 
 function allotInOrder(
-  order: readonly Meeting[],
-  optionsOf: (meeting: Meeting) => Options,
+  order: readonly PreparedNeed[],
+  optionsOf: (wanted: PreparedNeed) => Options,
 ): Allotment & { readonly seconds: number } {
   const filled = new Map<string, string>();
   const leaders: Pursuit[] = [];
   const taken = new Set<string>();
   let seconds = 0;
-  for (const meeting of order) {
-    const { fills, pursuits } = optionsOf(meeting);
+  for (const wanted of order) {
+    const { fills, pursuits } = optionsOf(wanted);
     const fill = fills.find(({ sourceId }) => !taken.has(sourceId));
     const isWary = fill !== undefined && fill.posterior.critical > WARY;
     const open =
@@ -85,7 +85,7 @@ function allotInOrder(
       leaders.push(leader);
       taken.add(leader.verdict.sourceId);
     } else if (fill !== undefined) {
-      filled.set(meeting.need.id, fill.sourceId);
+      filled.set(wanted.need.id, fill.sourceId);
       taken.add(fill.sourceId);
     }
     seconds += secondsToFill(open, fill === undefined ? GIVEN_UP_SECONDS : 0);
@@ -104,7 +104,7 @@ function secondsToFill(pursuits: readonly Pursuit[], otherwise: number): number 
   return seconds + failing * otherwise;
 }
 
-function ordersOf(needs: readonly Meeting[]): readonly (readonly Meeting[])[] {
+function ordersOf(needs: readonly PreparedNeed[]): readonly (readonly PreparedNeed[])[] {
   return needs.length > MOST_ORDERED ? [needs] : permutations(needs);
 }
 

@@ -1,6 +1,6 @@
 import type { StitchPlace, VehicleState } from '../../vehicle';
 import { PLACE_WORDS, placeOf } from '../../vehicle';
-import type { Field } from '../need/field';
+import type { FindScope } from '../need/findScope';
 import { allot } from './allot';
 import type { Pursuit } from './pursuit';
 import { hasGhost } from '../verdict/settled';
@@ -29,7 +29,7 @@ export interface Visit {
 }
 
 /** Everything the planner looks at. */
-export interface PlanInput extends Field {
+export interface PlanInput extends FindScope {
   /** Where the car stands now. */
   readonly state: VehicleState;
   /** Places the installer can't or won't bring the car to now, e.g. no cranking indoors. */
@@ -104,8 +104,8 @@ export function nextTest(input: PlanInput): Plan {
 
 function nextTestAmong(input: PlanInput, evenUnsettled: boolean): Plan {
   const { filled, leaders } = allot(input, { ...input, evenUnsettled });
-  const pursued = new Map(leaders.map((one) => [one.meeting.need.id, one.verdict.sourceId]));
-  const open = input.needs.filter((meeting) => !filled.has(meeting.need.id));
+  const pursued = new Map(leaders.map((one) => [one.wanted.need.id, one.verdict.sourceId]));
+  const open = input.needs.filter((wanted) => !filled.has(wanted.need.id));
   if (open.length === 0)
     return {
       filled,
@@ -126,7 +126,7 @@ function nextTestAmong(input: PlanInput, evenUnsettled: boolean): Plan {
     pursued,
     next: {
       kind: 'exhausted',
-      needIds: open.map((meeting) => meeting.need.id),
+      needIds: open.map((wanted) => wanted.need.id),
       instruction: 'No slot left that could serve. Try another panel or a wire in the harness.',
     },
   };
@@ -169,7 +169,7 @@ function isRashWait(place: StitchPlace, leaders: readonly Pursuit[], input: Plan
     isFirst &&
     !WAITS.includes(here) &&
     !input.cannot.includes(here) &&
-    leaders.some((one) => expectation(one.meeting, one.verdict, here) !== undefined)
+    leaders.some((one) => expectation(one.wanted, one.verdict, here) !== undefined)
   );
 }
 

@@ -1,4 +1,4 @@
-import type { Meeting } from '../need/needs';
+import type { PreparedNeed } from '../need/needs';
 import { isTrigger } from '../need/triggers';
 import { nextLook } from '../signals/nextLook';
 import type { Verdict } from '../verdict/verdict';
@@ -11,19 +11,19 @@ import { nextTest } from './nextAction';
  */
 export function nextPlan(input: PlanInput): Plan {
   const isWire = ({ sourceId }: Verdict): boolean => input.sources.get(sourceId)?.kind === 'wire';
-  const isIn = (kind: 'slot' | 'wire', { need }: Meeting): boolean =>
+  const isIn = (kind: 'slot' | 'wire', { need }: PreparedNeed): boolean =>
     input.candidates.some(
       ({ sourceId }) =>
         (input.sources.get(sourceId)?.kind ?? 'slot') === kind &&
         need.excluded?.includes(sourceId) !== true,
     );
   // A supply that a slot may give is looked for there; where none may, as for heavy feeds, in the bunch.
-  const inSlots = (meeting: Meeting): boolean =>
-    !isTrigger(meeting.need.role) && (isIn('slot', meeting) || !isIn('wire', meeting));
+  const inSlots = (wanted: PreparedNeed): boolean =>
+    !isTrigger(wanted.need.role) && (isIn('slot', wanted) || !isIn('wire', wanted));
   if (input.needs.every(inSlots)) return nextTest(input);
   const onWires = nextLook({
     ...input,
-    needs: input.needs.filter((meeting) => !inSlots(meeting)),
+    needs: input.needs.filter((wanted) => !inSlots(wanted)),
     candidates: input.candidates.filter(isWire),
   });
   const needs = input.needs.filter(inSlots);

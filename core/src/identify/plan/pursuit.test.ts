@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { PARKED, STITCH_PLACES, stateAt } from '../../vehicle';
 import type { StitchPlace } from '../../vehicle';
 import { allot } from './allot';
-import type { Field } from '../need/field';
-import { fieldOf } from '../need/field';
+import type { FindScope } from '../need/findScope';
+import { findScopeOf } from '../need/findScope';
 import type { Need } from '../need/needs';
 import { pursuitsFor } from './pursuit';
 import type { Reading } from '../reading/reading';
@@ -31,9 +31,9 @@ function fieldFor(
   legends: readonly (string | undefined)[],
   needs: readonly Need[],
   readings: readonly Reading[] = [],
-): Field {
+): FindScope {
   const sources = sourcesOf(legends);
-  return fieldOf(
+  return findScopeOf(
     sources,
     sources.map((source) => judge(source, readings)),
     { needs, until: 'role' },
@@ -51,10 +51,10 @@ function volts(sourceId: string, place: StitchPlace, value: number): Reading {
 }
 
 /** Ids of the sources followed for the first need, best first. */
-function followed(field: Field): string[] {
-  const [meeting] = field.needs;
-  if (meeting === undefined) throw new Error('no need was asked for');
-  return pursuitsFor(meeting, field, PARKED_NOW).map(({ verdict }) => verdict.sourceId);
+function followed(scope: FindScope): string[] {
+  const [wanted] = scope.needs;
+  if (wanted === undefined) throw new Error('no need was asked for');
+  return pursuitsFor(wanted, scope, PARKED_NOW).map(({ verdict }) => verdict.sourceId);
 }
 
 describe('the sources that are followed for a need', () => {
@@ -78,8 +78,8 @@ describe('the sources that are followed for a need', () => {
   });
 
   it('never hold a blocked legend, or a source that the caller excludes', () => {
-    const field = fieldFor(['A/BAG', 'ACC', 'CIG'], [{ ...SUPPLY, excluded: ['F2'] }]);
-    expect(followed(field)).toEqual(['F3']);
+    const scope = fieldFor(['A/BAG', 'ACC', 'CIG'], [{ ...SUPPLY, excluded: ['F2'] }]);
+    expect(followed(scope)).toEqual(['F3']);
   });
 
   it('drop a source as soon as a reading speaks against it', () => {
@@ -88,9 +88,9 @@ describe('the sources that are followed for a need', () => {
   });
 
   it('have checks whose expected outcomes settle them, and a danger no greater than is borne', () => {
-    const field = fieldFor(['ACC', 'CIG', 'IGN', 'METER', undefined, 'RADIO'], [STEADY]);
-    const [meeting] = field.needs;
-    for (const pursuit of meeting === undefined ? [] : pursuitsFor(meeting, field, PARKED_NOW)) {
+    const scope = fieldFor(['ACC', 'CIG', 'IGN', 'METER', undefined, 'RADIO'], [STEADY]);
+    const [wanted] = scope.needs;
+    for (const pursuit of wanted === undefined ? [] : pursuitsFor(wanted, scope, PARKED_NOW)) {
       expect(pursuit.checks.map(({ place }) => place)).toContain('crank');
       expect(pursuit.danger).toBeLessThanOrEqual(0.45);
       expect(pursuit.seconds).toBeGreaterThan(0);
@@ -102,7 +102,7 @@ describe('the allotment', () => {
   it('gives the only source that can serve a need to that need', () => {
     const { leaders } = allot(fieldFor(['CIG', 'METER'], [SUPPLY, STEADY]), PARKED_NOW);
     const of = (needId: string) =>
-      leaders.find(({ meeting }) => meeting.need.id === needId)?.verdict.sourceId;
+      leaders.find(({ wanted }) => wanted.need.id === needId)?.verdict.sourceId;
     expect([of('supply'), of('steady')]).toEqual(['F1', 'F2']);
   });
 
@@ -113,8 +113,8 @@ describe('the allotment', () => {
 
   it('follows more needs than it tries the orders of', () => {
     const needs = [1, 2, 3, 4, 5, 6].map((id): Need => ({ ...SUPPLY, id: `supply${id}` }));
-    const field = fieldFor(['ACC', 'CIG', 'RADIO', 'WIPER', 'P/WDW', 'SUNROOF', 'ACC 2'], needs);
-    expect(allot(field, PARKED_NOW).leaders).toHaveLength(needs.length);
+    const scope = fieldFor(['ACC', 'CIG', 'RADIO', 'WIPER', 'P/WDW', 'SUNROOF', 'ACC 2'], needs);
+    expect(allot(scope, PARKED_NOW).leaders).toHaveLength(needs.length);
   });
 
   it('never gives one source to two needs, whatever was read', () => {

@@ -2,8 +2,8 @@ import type { StitchPlace, VehicleState } from '../../vehicle';
 import { CIRCUIT_FUNCTIONS, placeOf } from '../../vehicle';
 import { doubtOf, doubtTaken, expectation, isOpen, remove } from '../need/doubt';
 import type { Doubt } from '../need/doubt';
-import type { Field } from '../need/field';
-import type { Meeting } from '../need/needs';
+import type { FindScope } from '../need/findScope';
+import type { PreparedNeed } from '../need/needs';
 import { isSignal, meetsProbability } from '../need/needs';
 import { willDoubt } from '../belief/missedTouch';
 import { isSettled } from '../verdict/settled';
@@ -29,7 +29,7 @@ export interface Check {
 /** A source followed up for a need: what is left to read, and what that costs. */
 export interface Pursuit {
   /** The need that it is for. */
-  readonly meeting: Meeting;
+  readonly wanted: PreparedNeed;
   /** What is known of the source. */
   readonly verdict: Verdict;
   /** Chance that it serves. */
@@ -73,28 +73,28 @@ const NAMING_GAIN = 0.05;
  * the other until one will do (Econometrica 47, 1979): by what one would give for another box instead, which is the
  * work of settling this one over its chance, plus its price.
  */
-export function pursuitsFor(meeting: Meeting, field: Field, at: Circumstances): Pursuit[] {
-  const hopeful = field.candidates
-    .filter(({ sourceId }) => maySupply(meeting, sourceId))
-    .map((verdict) => ({ verdict, chance: meetsProbability(meeting, verdict.posterior) }))
-    .filter(({ chance }) => chance >= (isSignal(meeting.need) ? HOPELESS_SIGNAL : HOPELESS))
+export function pursuitsFor(wanted: PreparedNeed, scope: FindScope, at: Circumstances): Pursuit[] {
+  const hopeful = scope.candidates
+    .filter(({ sourceId }) => maySupply(wanted, sourceId))
+    .map((verdict) => ({ verdict, chance: meetsProbability(wanted, verdict.posterior) }))
+    .filter(({ chance }) => chance >= (isSignal(wanted.need) ? HOPELESS_SIGNAL : HOPELESS))
     .map(({ verdict, chance }) => ({
       verdict,
       chance,
-      rough: ROUGH_SECONDS / chance + priceOf(verdict.sourceId, 0, field),
+      rough: ROUGH_SECONDS / chance + priceOf(verdict.sourceId, 0, scope),
     }))
     .sort((left, right) => left.rough - right.rough);
   const pursuits: Pursuit[] = [];
   for (const { verdict, chance } of hopeful) {
-    const found = checksFor(meeting, verdict, { ...at, until: field.until });
+    const found = checksFor(wanted, verdict, { ...at, until: scope.until });
     const nothingLeft = found.checks.length === 0;
     const danger = nothingLeft ? verdict.posterior.critical : found.danger;
-    const lookUp = wantsLookUp(verdict.sourceId, danger, field);
+    const lookUp = wantsLookUp(verdict.sourceId, danger, scope);
     // With nothing left to read, only what the handbook alone keeps from serving is followed.
-    const isDone = nothingLeft && !(lookUp && fills(meeting, verdict, field.until));
-    if (isDone || isTooRisky(verdict.sourceId, found.danger, field)) continue;
-    const price = priceOf(verdict.sourceId, found.danger, field);
-    pursuits.push({ meeting, verdict, chance, price, lookUp, ...found });
+    const isDone = nothingLeft && !(lookUp && fills(wanted, verdict, scope.until));
+    if (isDone || isTooRisky(verdict.sourceId, found.danger, scope)) continue;
+    const price = priceOf(verdict.sourceId, found.danger, scope);
+    pursuits.push({ wanted, verdict, chance, price, lookUp, ...found });
     if (pursuits.length === LONG_LIST) break;
   }
   return pursuits.sort((left, right) => reservation(left) - reservation(right));
@@ -113,20 +113,20 @@ function reservation({ seconds, chance, price }: Pursuit): number {
  * per second, and the expected seconds of that.
  */
 function checksFor(
-  meeting: Meeting,
+  wanted: PreparedNeed,
   verdict: Verdict,
-  given: Circumstances & { readonly until: Field['until'] },
+  given: Circumstances & { readonly until: FindScope['until'] },
 ): Pick<Pursuit, 'checks' | 'seconds' | 'danger'> {
-  const confirming = confirmationOf(meeting, verdict, given.state);
+  const confirming = confirmationOf(wanted, verdict, given.state);
   if (confirming !== undefined) return confirming;
   // A switch's pull-up passes for a supply on an open wire until the switch is worked; at a fuse there is none.
-  const switches = isSignal(meeting.need)
+  const switches = isSignal(wanted.need)
     ? []
     : CIRCUIT_FUNCTIONS.filter(
         (name) => verdict.posterior.functions[name] > PASSES_FOR_ONE,
       ).flatMap(workedAt);
   const left = new Set(
-    [...meeting.visits, ...switches].filter(
+    [...wanted.visits, ...switches].filter(
       (place) => VISIT_ORDER.includes(place) && !isSettled(place, verdict, given.lamp),
     ),
   );
@@ -134,28 +134,28 @@ function checksFor(
   const isToBeSeen = (place: StitchPlace): boolean =>
     left.has(place) ||
     (VISIT_ORDER.includes(place) &&
-      !meeting.visits.includes(place) &&
+      !wanted.visits.includes(place) &&
       !isSettled(place, verdict, given.lamp));
-  const { steps, settles: whole } = settlingChecks(meeting, verdict, { left, state: given.state });
+  const { steps, settles: whole } = settlingChecks(wanted, verdict, { left, state: given.state });
   const settles = whole || given.evenUnsettled === true;
   // While a place that would settle it is set aside, what it would make needless is worth a look.
   const waits = steps.some(({ place }) => given.cannot.includes(place));
-  const chosen = settles ? (waits ? [...steps] : withoutNeedless(meeting, verdict, steps)) : [];
+  const chosen = settles ? (waits ? [...steps] : withoutNeedless(wanted, verdict, steps)) : [];
   for (const { place } of settles && given.until === 'function' ? verdict.missing : [])
     if (isToBeSeen(place) && !chosen.some((one) => one.place === place))
       chosen.push({ place, gain: NAMING_GAIN, expectLive: true });
   for (const { place } of verdict.contradictions)
     if (left.has(place)) chosen.push({ place, gain: 1, expectLive: true });
-  const danger = dangerAfter(meeting, verdict, chosen);
-  const seconds = expectedSeconds(meeting, verdict, { chosen, state: given.state });
+  const danger = dangerAfter(wanted, verdict, chosen);
+  const seconds = expectedSeconds(wanted, verdict, { chosen, state: given.state });
   return { checks: chosen, danger, seconds: Math.max(1, seconds) };
 }
 
 /** Chance that a source is safety-critical although it serves and every check came out as hoped. */
-function dangerAfter(meeting: Meeting, verdict: Verdict, steps: readonly Step[]): number {
-  const doubt = doubtOf(meeting, verdict);
+function dangerAfter(wanted: PreparedNeed, verdict: Verdict, steps: readonly Step[]): number {
+  const doubt = doubtOf(wanted, verdict);
   for (const { place, expectLive } of steps) remove(doubt, place, expectLive);
-  const chances = meeting.serving(verdict.posterior);
+  const chances = wanted.serving(verdict.posterior);
   let critical = 0;
   let serving = 0;
   verdict.posterior.hypotheses.forEach((weight, index) => {
@@ -179,18 +179,18 @@ type Step = Required<Check>;
  * more, because what matters has spoken against it, is not followed.
  */
 function settlingChecks(
-  meeting: Meeting,
+  wanted: PreparedNeed,
   verdict: Verdict,
   from: { readonly left: ReadonlySet<StitchPlace>; readonly state: VehicleState },
 ): { readonly steps: Step[]; readonly settles: boolean } {
-  const doubt = doubtOf(meeting, verdict);
+  const doubt = doubtOf(wanted, verdict);
   const left = new Set(from.left);
   const steps: Step[] = [];
-  const unseen = new Set(meeting.mustSee.filter((place) => !isSeen(place, meeting, verdict)));
+  const unseen = new Set(wanted.mustSee.filter((place) => !isSeen(place, wanted, verdict)));
   let { state } = from;
   while (isOpen(doubt) || unseen.size > 0) {
     const places = isOpen(doubt) ? left : unseen;
-    const best = bestCheck(meeting, { verdict, doubt, places, state });
+    const best = bestCheck(wanted, { verdict, doubt, places, state });
     if (best === undefined) break;
     unseen.delete(best.place);
     steps.push(best);
@@ -202,12 +202,12 @@ function settlingChecks(
 }
 
 /** Leaves out the checks that later ones make needless; the last ones, cranking and sleep, often settle most. */
-function withoutNeedless(meeting: Meeting, verdict: Verdict, steps: readonly Step[]): Step[] {
+function withoutNeedless(wanted: PreparedNeed, verdict: Verdict, steps: readonly Step[]): Step[] {
   let kept = [...steps];
   for (const step of [...steps].reverse()) {
-    if (meeting.mustSee.includes(step.place)) continue;
+    if (wanted.mustSee.includes(step.place)) continue;
     const without = kept.filter((one) => one !== step);
-    const doubt = doubtOf(meeting, verdict);
+    const doubt = doubtOf(wanted, verdict);
     for (const one of without) remove(doubt, one.place, one.expectLive);
     if (!isOpen(doubt)) kept = without;
   }
@@ -216,11 +216,11 @@ function withoutNeedless(meeting: Meeting, verdict: Verdict, steps: readonly Ste
 
 /** Expected attended seconds of checks in their order, given up at the first that comes out otherwise. */
 function expectedSeconds(
-  meeting: Meeting,
+  wanted: PreparedNeed,
   verdict: Verdict,
   plan: { readonly chosen: readonly Step[]; readonly state: VehicleState },
 ): number {
-  const doubt = doubtOf(meeting, verdict);
+  const doubt = doubtOf(wanted, verdict);
   let { state } = plan;
   let passing = 1;
   let seconds = 0;
@@ -242,24 +242,24 @@ function expectedSeconds(
  * is also looked at where it must be dead, for what people take a constant for most often is a switched circuit.
  */
 function confirmationOf(
-  meeting: Meeting,
+  wanted: PreparedNeed,
   verdict: Verdict,
   state: VehicleState,
 ): Pick<Pursuit, 'checks' | 'seconds' | 'danger'> | undefined {
   const { claim } = verdict;
   if (claim === undefined || claim.probability < TRUSTED_CLAIM) return undefined;
   if (verdict.status === 'contradicted' || verdict.leading !== claim.function) return undefined;
-  const hopes = meeting.visits.flatMap((place) => {
-    const expectLive = expectation(meeting, verdict, place);
+  const hopes = wanted.visits.flatMap((place) => {
+    const expectLive = expectation(wanted, verdict, place);
     return expectLive === undefined ? [] : [{ place, expectLive }];
   });
-  const own = hopes.filter(({ place }) => meeting.mustSee.includes(place) && !isWait(place));
+  const own = hopes.filter(({ place }) => wanted.mustSee.includes(place) && !isWait(place));
   // Where none of its own places is live, the cheapest other one is.
   const other = hopes
     .filter(({ place, expectLive }) => expectLive && !isWait(place))
     .sort((left, right) => costOf(left.place, state) - costOf(right.place, state))[0];
-  const wanted = own.some(({ expectLive }) => expectLive) || !other ? own : [...own, other];
-  const checks = wanted
+  const looked = own.some(({ expectLive }) => expectLive) || !other ? own : [...own, other];
+  const checks = looked
     .filter(({ place }) => !isRead(place, verdict))
     .map((one) => ({ ...one, gain: claim.probability }));
   if (checks.length === 0) return undefined;
@@ -276,7 +276,7 @@ function isWait(place: StitchPlace): boolean {
 }
 
 function bestCheck(
-  meeting: Meeting,
+  wanted: PreparedNeed,
   at: {
     readonly verdict: Verdict;
     readonly doubt: Doubt;
@@ -287,10 +287,10 @@ function bestCheck(
   let best: { place: StitchPlace; gain: number; expectLive: boolean } | undefined;
   let bestRate = 0;
   for (const place of at.places) {
-    const expectLive = expectation(meeting, at.verdict, place);
+    const expectLive = expectation(wanted, at.verdict, place);
     if (expectLive === undefined) continue;
     const taken = doubtTaken(at.doubt, place, expectLive);
-    if (taken <= MIN_GAIN && !meeting.mustSee.includes(place)) continue;
+    if (taken <= MIN_GAIN && !wanted.mustSee.includes(place)) continue;
     const gain = Math.max(taken, MIN_GAIN);
     const rate = gain / (changeSeconds(at.state, visitState(place, at.state)) + WORK_SECONDS.probe);
     if (rate > bestRate) {

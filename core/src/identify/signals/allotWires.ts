@@ -1,6 +1,6 @@
-import type { Field } from '../need/field';
+import type { FindScope } from '../need/findScope';
 import { fills, isSeen, maySupply } from '../need/fills';
-import type { Meeting } from '../need/needs';
+import type { PreparedNeed } from '../need/needs';
 import { meetsProbability, sureOf } from '../need/needs';
 import { HOPELESS_SIGNAL } from '../need/thresholds';
 import { isShared, isTrigger } from '../need/triggers';
@@ -8,7 +8,7 @@ import type { Verdict } from '../verdict/verdict';
 
 /** A need with the wires that may still serve it, likeliest first. */
 export interface OpenNeed {
-  readonly meeting: Meeting;
+  readonly wanted: PreparedNeed;
   readonly wires: readonly Verdict[];
   /** Chance that the wire that leads does not give it: what is left to learn of the others. */
   readonly leftFor: (wire: Verdict) => number;
@@ -25,32 +25,32 @@ export interface WireAllotment {
  * A wire for every need that has one, no wire twice unless it carries two signals by its ohms; and for the others the wires
  * that may still serve. Whoever has the fewest wires in sight chooses first.
  */
-export function allotWires(field: Field): WireAllotment {
+export function allotWires(scope: FindScope): WireAllotment {
   const taken = new Set<string>();
   const filled = new Map<string, string>();
-  const options = field.needs.map((meeting) => ({ meeting, fits: fitting(meeting, field) }));
-  for (const { meeting, fits } of [...options].sort((a, b) => a.fits.length - b.fits.length)) {
+  const options = scope.needs.map((wanted) => ({ wanted, fits: fitting(wanted, scope) }));
+  for (const { wanted, fits } of [...options].sort((a, b) => a.fits.length - b.fits.length)) {
     const own = fits.find((one) => !taken.has(one.sourceId) || isShared(one.leading));
     if (own === undefined) continue;
-    filled.set(meeting.need.id, own.sourceId);
+    filled.set(wanted.need.id, own.sourceId);
     taken.add(own.sourceId);
   }
-  const open = field.needs
-    .filter((meeting) => !filled.has(meeting.need.id))
-    .map((meeting) => ({
-      meeting,
-      wires: field.candidates
-        .filter((one) => maySupply(meeting, one.sourceId))
+  const open = scope.needs
+    .filter((wanted) => !filled.has(wanted.need.id))
+    .map((wanted) => ({
+      wanted,
+      wires: scope.candidates
+        .filter((one) => maySupply(wanted, one.sourceId))
         .filter((one) => !taken.has(one.sourceId) || isShared(one.leading))
-        .map((verdict) => ({ verdict, chance: meetsProbability(meeting, verdict.posterior) }))
+        .map((verdict) => ({ verdict, chance: meetsProbability(wanted, verdict.posterior) }))
         .filter(({ chance }) => chance >= HOPELESS_SIGNAL)
         .sort((a, b) => b.chance - a.chance),
     }))
-    .map(({ meeting, wires }) => {
+    .map(({ wanted, wires }) => {
       const hope = wires.reduce((sum, { chance }) => sum + chance, 0);
       const [first] = wires;
       return {
-        meeting,
+        wanted,
         wires: hope < GIVEN_UP ? [] : wires.map(({ verdict }) => verdict),
         leftFor: (wire: Verdict) => (wire === first?.verdict ? 1 : 1 - (first?.chance ?? 0)),
       };
@@ -58,19 +58,17 @@ export function allotWires(field: Field): WireAllotment {
   return { filled, open };
 }
 
-function fitting(meeting: Meeting, field: Field): Verdict[] {
-  return field.candidates
-    .filter(
-      (one) => maySupply(meeting, one.sourceId) && fills(meeting, one, untilFor(meeting, field)),
-    )
-    .map((verdict) => ({ verdict, chance: meetsProbability(meeting, verdict.posterior) }))
+function fitting(wanted: PreparedNeed, scope: FindScope): Verdict[] {
+  return scope.candidates
+    .filter((one) => maySupply(wanted, one.sourceId) && fills(wanted, one, untilFor(wanted, scope)))
+    .map((verdict) => ({ verdict, chance: meetsProbability(wanted, verdict.posterior) }))
     .sort((a, b) => b.chance - a.chance)
     .map(({ verdict }) => verdict);
 }
 
 /** A trigger's wire must have its name: how it is joined depends on its kind. */
-function untilFor({ need }: Meeting, field: Field): Field['until'] {
-  return isTrigger(need.role) ? 'function' : field.until;
+function untilFor({ need }: PreparedNeed, scope: FindScope): FindScope['until'] {
+  return isTrigger(need.role) ? 'function' : scope.until;
 }
 
 /** A need is given up when all wires together may give it with no more than this. */
@@ -81,20 +79,20 @@ const NEARLY = 0.5;
 
 /** Places at which a wire that leads for a need must still be seen. */
 export function wantedPlaces(
-  meeting: Meeting,
+  wanted: PreparedNeed,
   verdict: Verdict,
-  until: Field['until'],
+  until: FindScope['until'],
 ): readonly string[] {
-  if (meetsProbability(meeting, verdict.posterior) < NEARLY) return [];
+  if (meetsProbability(wanted, verdict.posterior) < NEARLY) return [];
   const named =
-    isTrigger(meeting.need.role) || until === 'function'
+    isTrigger(wanted.need.role) || until === 'function'
       ? verdict.missing.map(({ place }) => place)
       : [];
-  return [...meeting.mustSee.filter((place) => !isSeen(place, meeting, verdict)), ...named];
+  return [...wanted.mustSee.filter((place) => !isSeen(place, wanted, verdict)), ...named];
 }
 
 /** Whether a wire leads for a need, was seen wherever it must be, and is not sure yet: then it is touched once more. */
-export function isAlmostSure(meeting: Meeting, verdict: Verdict): boolean {
-  const chance = meetsProbability(meeting, verdict.posterior);
-  return chance >= NEARLY && chance < sureOf(meeting.need).believed;
+export function isAlmostSure(wanted: PreparedNeed, verdict: Verdict): boolean {
+  const chance = meetsProbability(wanted, verdict.posterior);
+  return chance >= NEARLY && chance < sureOf(wanted.need).believed;
 }

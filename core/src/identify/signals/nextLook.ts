@@ -19,8 +19,8 @@ const WORTH_A_LAST_TOUCH = 0.002;
 export function nextLook(input: PlanInput): Plan {
   const { filled, open } = allotWires(input);
   const pursued = new Map(
-    open.flatMap(({ meeting, wires }) =>
-      wires[0] === undefined ? [] : [[meeting.need.id, wires[0].sourceId] as const],
+    open.flatMap(({ wanted, wires }) =>
+      wires[0] === undefined ? [] : [[wanted.need.id, wires[0].sourceId] as const],
     ),
   );
   if (open.length === 0)
@@ -45,7 +45,7 @@ export function nextLook(input: PlanInput): Plan {
       places.length > 0
         ? sayDeferred(places)
         : sayNotThere(
-            open.map(({ meeting }) => meeting.need),
+            open.map(({ wanted }) => wanted.need),
             input,
           ),
   };

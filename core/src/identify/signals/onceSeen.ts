@@ -1,5 +1,5 @@
 import type { Posterior } from '../belief/posterior';
-import type { Meeting } from '../need/needs';
+import type { PreparedNeed } from '../need/needs';
 import { sureOf } from '../need/needs';
 import type { PlanInput } from '../plan/nextAction';
 import type { Verdict } from '../verdict/verdict';
@@ -22,21 +22,21 @@ export interface Leader {
  * the others for this need, costs time and decides nothing. Undefined where no wire leads so far.
  */
 export function leaderOf(
-  { meeting, wires }: OpenNeed,
+  { wanted, wires }: OpenNeed,
   until: PlanInput['until'],
 ): Leader | undefined {
   const [wire] = wires;
   if (wire === undefined) return undefined;
-  const wanted = wantedPlaces(meeting, wire, until);
-  const coming = [...new Set(wanted)].flatMap((place) => {
+  const places = wantedPlaces(wanted, wire, until);
+  const coming = [...new Set(places)].flatMap((place) => {
     const look = LOOKS.find((one) => isPlainLook(one) && one.place === place);
     return look !== undefined && mayBeRead(look, wire) ? [showsFor(look, wire)] : [];
   });
-  if (wanted.length === 0 || coming.length < new Set(wanted).size) return undefined;
-  const sure = sureOf(meeting.need);
+  if (places.length === 0 || coming.length < new Set(places).size) return undefined;
+  const sure = sureOf(wanted.need);
   const { posterior } = wire;
-  const chance = chanceOnceSeen(meeting, posterior, { weights: posterior.hypotheses, coming });
-  const byReadings = chanceOnceSeen(meeting, posterior, { weights: posterior.byReadings, coming });
+  const chance = chanceOnceSeen(wanted, posterior, { weights: posterior.hypotheses, coming });
+  const byReadings = chanceOnceSeen(wanted, posterior, { weights: posterior.byReadings, coming });
   return chance >= sure.believed && byReadings >= sure.byReadings ? { wire, chance } : undefined;
 }
 
@@ -47,11 +47,11 @@ interface Weighed extends OpenHypothesis {
 
 /** Chance that a wire serves, once each look has shown what it most likely shows if it does. */
 function chanceOnceSeen(
-  meeting: Meeting,
+  wanted: PreparedNeed,
   posterior: Posterior,
   by: { readonly weights: readonly number[]; readonly coming: readonly Shows[] },
 ): number {
-  const serving = meeting.serving(posterior);
+  const serving = wanted.serving(posterior);
   let open: Weighed[] = openIn(posterior).map(({ index, way, weight }) => ({
     ...{ index, way, good: serving[index] ?? 0 },
     weight: weight * shareOf(by.weights[index], posterior.hypotheses[index]),

@@ -112,7 +112,7 @@ function reasonFor(look: Look, open: readonly OpenNeed[]): string {
   if (look.place === 'everything')
     return 'Whatever any of the open leads answers to answers now: what does not change is out.';
   const asked = open
-    .map(({ meeting }) => meeting.need)
+    .map(({ wanted }) => wanted.need)
     .filter((need) => LOOKED_FOR[look.place]?.includes(need.role) === true)
     .map((need) => nameOf(need));
   if (asked.length > 0) return `${raised(listed(asked))} changes here, and little else does.`;

@@ -53,7 +53,7 @@ export function touchesFor(needs: readonly OpenNeed[], input: PlanInput, least: 
     };
   });
   // Nobody lifts a wheel for anything but the speed signal.
-  const lifts = needs.some(({ meeting }) => meeting.mustSee.includes('rolling'));
+  const lifts = needs.some(({ wanted }) => wanted.mustSee.includes('rolling'));
   return LOOKS.filter(({ place }) => lifts || place !== 'rolling').flatMap(
     (look) => touchesAt(look, worthAt(look, sought, { input, least }), input) ?? [],
   );
@@ -66,11 +66,11 @@ function worthAt(
   { input, least }: { readonly input: PlanInput; readonly least: number },
 ): (readonly [wire: Verdict, bits: number])[] {
   const worth = new Map<Verdict, number>();
-  for (const { meeting, wires, leftFor, leader } of sought)
+  for (const { wanted, wires, leftFor, leader } of sought)
     for (const wire of wires) {
       if (!mayTouch(look, wire)) continue;
-      if (leader?.wire === wire && !isWanted(look, { meeting, wires, leftFor }, input)) continue;
-      const bits = leftFor(wire) * worthOf(look, { wire, meeting, until: input.until });
+      if (leader?.wire === wire && !isWanted(look, { wanted, wires, leftFor }, input)) continue;
+      const bits = leftFor(wire) * worthOf(look, { wire, wanted, until: input.until });
       if (bits >= least) worth.set(wire, (worth.get(wire) ?? 0) + bits);
     }
   const isHere = (wire: Verdict): number => (wire.sourceId === input.on ? 1 : 0);
@@ -79,11 +79,11 @@ function worthAt(
   );
 }
 
-function isWanted(look: Look, { meeting, wires: [first] }: OpenNeed, input: PlanInput): boolean {
+function isWanted(look: Look, { wanted, wires: [first] }: OpenNeed, input: PlanInput): boolean {
   return (
     first !== undefined &&
     isPlainLook(look) &&
-    wantedPlaces(meeting, first, input.until).includes(look.place)
+    wantedPlaces(wanted, first, input.until).includes(look.place)
   );
 }
 

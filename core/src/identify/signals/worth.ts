@@ -1,7 +1,7 @@
 import { HYPOTHESES } from '../circuit/hypotheses';
 import type { StateEvidence } from '../belief/stateEvidence';
 import type { Posterior } from '../belief/posterior';
-import type { Meeting } from '../need/needs';
+import type { PreparedNeed } from '../need/needs';
 import { TRIGGERS, isTrigger } from '../need/triggers';
 import type { PlanInput } from '../plan/nextAction';
 import type { Reading } from '../reading/reading';
@@ -23,20 +23,20 @@ const AGAIN_BITS = 0.02;
 /** A wire and a need that it may serve. */
 export interface Asked {
   readonly wire: Verdict;
-  readonly meeting: Meeting;
+  readonly wanted: PreparedNeed;
   readonly until: PlanInput['until'];
 }
 
 /** What a look at a wire is worth to a need, bits; 0 where it tells nothing new. */
-export function worthOf(look: Look, { wire, meeting, until }: Asked): number {
-  const wanted = isPlainLook(look) && wantedPlaces(meeting, wire, until).includes(look.place);
+export function worthOf(look: Look, { wire, wanted, until }: Asked): number {
+  const isDue = isPlainLook(look) && wantedPlaces(wanted, wire, until).includes(look.place);
   const times = timesRead(look, wire);
   if (times > 0) {
-    if (wanted && times < MOST_TOUCHES) return MUST_SEE_BITS;
-    return isAgain(look, times, { meeting, wire }) ? AGAIN_BITS : 0;
+    if (isDue && times < MOST_TOUCHES) return MUST_SEE_BITS;
+    return isAgain(look, times, { wanted, wire }) ? AGAIN_BITS : 0;
   }
-  const bits = keptBits(look, { meeting, wire });
-  return wanted ? Math.max(bits, MUST_SEE_BITS) : bits;
+  const bits = keptBits(look, { wanted, wire });
+  return isDue ? Math.max(bits, MUST_SEE_BITS) : bits;
 }
 
 /** Whether a wire may be read once more in this way. */
@@ -55,27 +55,27 @@ function evidenceAt(look: Look, { posterior }: Verdict): StateEvidence | undefin
 /** Bits by look and need, as long as nothing more is read at the wire. */
 const BITS = new WeakMap<Posterior, Map<string, number>>();
 
-function keptBits(look: Look, { meeting, wire }: Pick<Asked, 'meeting' | 'wire'>): number {
+function keptBits(look: Look, { wanted, wire }: Pick<Asked, 'wanted' | 'wire'>): number {
   const kept = BITS.get(wire.posterior) ?? new Map<string, number>();
   BITS.set(wire.posterior, kept);
-  const key = `${look.by} ${look.clip} ${look.id} ${askedBy(meeting)}`;
+  const key = `${look.by} ${look.clip} ${look.id} ${askedBy(wanted)}`;
   const known = kept.get(key);
   if (known !== undefined) return known;
-  const need = { serving: meeting.serving(wire.posterior), kinds: kindsOf(meeting) };
+  const need = { serving: wanted.serving(wire.posterior), kinds: kindsOf(wanted) };
   const bits = bitsFor(wire.posterior, need, showsFor(look, wire));
   kept.set(key, bits);
   return bits;
 }
 
-const ASKED = new WeakMap<Meeting, string>();
+const ASKED = new WeakMap<PreparedNeed, string>();
 
 /** What a need asks of a wire, whatever it is called. */
-function askedBy(meeting: Meeting): string {
-  const known = ASKED.get(meeting);
+function askedBy(wanted: PreparedNeed): string {
+  const known = ASKED.get(wanted);
   if (known !== undefined) return known;
-  const { id: _name, excluded: _out, ...asked } = meeting.need;
+  const { id: _name, excluded: _out, ...asked } = wanted.need;
   const key = JSON.stringify(asked);
-  ASKED.set(meeting, key);
+  ASKED.set(wanted, key);
   return key;
 }
 
@@ -83,13 +83,13 @@ function askedBy(meeting: Meeting): string {
 function isAgain(
   look: Look,
   times: number,
-  { meeting, wire }: Pick<Asked, 'meeting' | 'wire'>,
+  { wanted, wire }: Pick<Asked, 'wanted' | 'wire'>,
 ): boolean {
   return (
     look.by === 'meter' &&
     times < MOST_TOUCHES &&
-    meeting.mustSee.includes(look.place) &&
-    isAlmostSure(meeting, wire)
+    wanted.mustSee.includes(look.place) &&
+    isAlmostSure(wanted, wire)
   );
 }
 
@@ -98,20 +98,20 @@ export function isPlainLook({ by, clip }: Look): boolean {
   return by === 'meter' && clip === 'ground';
 }
 
-const KINDS_OF = new WeakMap<Meeting, Kinds>();
+const KINDS_OF = new WeakMap<PreparedNeed, Kinds>();
 
 /** The ways in which a need may be served: each function that gives a trigger is one, so that its kind is told as well. */
-function kindsOf(meeting: Meeting): Kinds {
-  const known = KINDS_OF.get(meeting);
+function kindsOf(wanted: PreparedNeed): Kinds {
+  const known = KINDS_OF.get(wanted);
   if (known !== undefined) return known;
-  const { role } = meeting.need;
+  const { role } = wanted.need;
   const ways = isTrigger(role) ? TRIGGERS[role].functions : [];
   const of = Uint8Array.from([
     ...HYPOTHESES.map((one) => 1 + Math.max(0, ways.indexOf(one.function))),
     1,
   ]);
   const kinds = { of, count: 1 + Math.max(1, ways.length) };
-  KINDS_OF.set(meeting, kinds);
+  KINDS_OF.set(wanted, kinds);
   return kinds;
 }
 

@@ -26,7 +26,7 @@ const GROUP_NAMED = 0.9;
 const TRACE = 0.005;
 
 /** How a verdict gets at legends and chances, and what is believed beforehand; the panel's own belief when left out. */
-export interface JudgeMeans {
+export interface JudgeReckoner {
   /** Reads what is written at the source. */
   readonly read: (written: Written) => LabelReading;
   /** Bayes’ rule over its readings. */
@@ -42,11 +42,11 @@ export interface JudgeMeans {
 export function judge(
   source: ProbeSource,
   readings: readonly Reading[],
-  means: JudgeMeans,
+  reckoner: JudgeReckoner,
 ): Verdict {
   const own = readings.filter((reading) => reading.sourceId === source.id);
-  const label = means.read(source);
-  const given = means.posterior(means.belief ?? sourcePrior({ ...source, label }), own);
+  const label = reckoner.read(source);
+  const given = reckoner.posterior(reckoner.belief ?? sourcePrior({ ...source, label }), own);
   const ranked = rankFunctions(given);
   const leading = ranked[0]?.function ?? 'none';
   const certainty = given.functions[leading];

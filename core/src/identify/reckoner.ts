@@ -8,10 +8,10 @@ import type { ProbeSource } from './reading/source';
 import type { Belief } from './belief/sourcePrior';
 import type { OrderOfVisits } from './plan/orderOfVisits';
 import { cheapestOrder } from './plan/orderOfVisits';
-import { newWorkings } from './belief/workings';
+import { newBeliefCache } from './belief/beliefCache';
 
 /** How the costly questions are answered: quickly, or written down plainly as `plain/` does for checks. */
-export interface Means {
+export interface Reckoner {
   /** Reads what is written at a source. */
   readonly read: (written: Written) => LabelReading;
   /** What is believed of each source of a panel beforehand. */
@@ -25,12 +25,12 @@ export interface Means {
 }
 
 /** The quick answers; what they share is worked out once and kept. */
-export function fastMeans(): Means {
-  const workings = newWorkings();
+export function fastReckoner(): Reckoner {
+  const cache = newBeliefCache();
   return {
-    read: workings.read,
-    beliefsIn: workings.beliefsIn,
-    posterior: (prior, readings) => posterior(prior, readings, workings),
+    read: cache.read,
+    beliefsIn: cache.beliefsIn,
+    posterior: (prior, readings) => posterior(prior, readings, cache),
     order: cheapestOrder,
     keep: keptVerdicts(),
   };

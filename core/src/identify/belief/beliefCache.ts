@@ -13,7 +13,7 @@ import type { ProbeSource } from '../reading/source';
 import { canHaveLegend } from '../reading/source';
 
 /** What is the same for every source, and from one question to the next; worked out once. */
-export interface Workings {
+export interface BeliefCache {
   /** A state's id, see `stateId`. */
   readonly idOf: (state: VehicleState) => string;
   /** The entry of `LEVEL_ROWS` that each hypothesis expects in a state. */
@@ -28,8 +28,8 @@ export interface Workings {
   readonly read: (written: Written) => LabelReading;
 }
 
-/** Fresh workings. They grow with the different states, legends and voltages seen, no further than a panel's worth. */
-export function newWorkings(): Workings {
+/** Fresh, with nothing worked out. They grow with the different states, legends and voltages seen, no further than a panel's worth. */
+export function newBeliefCache(): BeliefCache {
   const ids = new WeakMap<VehicleState, string>();
   const tables = new Map<string, Uint8Array>();
   const agreements = new WeakMap<PerLevel, Float64Array>();

@@ -1,6 +1,6 @@
 import type { SafetyClass } from '../legend/lexicon';
-import type { Meeting, Need } from './needs';
-import { meetingOf } from './needs';
+import type { PreparedNeed, Need } from './needs';
+import { preparedNeedOf } from './needs';
 import type { LabelReading, Written } from '../legend/readLabel';
 import { readWritten } from '../legend/readLabel';
 import type { ProbeSource } from '../reading/source';
@@ -9,14 +9,14 @@ import type { Verdict } from '../verdict/verdict';
 /** How far testing goes: until the feeds are served, or until each of their functions can be named for the log. */
 export type Until = 'role' | 'function';
 
-/** The sources and verdicts that needs are filled from. */
-export interface Field {
+/** What is looked through, and for what: sources and verdicts that needs are filled from. */
+export interface FindScope {
   /** By id. */
   readonly sources: ReadonlyMap<string, ProbeSource>;
   /** By source id. */
   readonly verdicts: ReadonlyMap<string, Verdict>;
   /** What is asked for, with what it takes to meet it. */
-  readonly needs: readonly Meeting[];
+  readonly needs: readonly PreparedNeed[];
   /** Verdicts of the sources that may serve at all, see `isCandidate`. */
   readonly candidates: readonly Verdict[];
   /** Safety class of each source's legend, by source id. */
@@ -27,8 +27,8 @@ export interface Field {
   readonly handbook: boolean;
 }
 
-/** Prepares a field: which sources may serve is settled once. */
-export function fieldOf(
+/** Prepares what is looked through: which sources may serve is settled once. */
+export function findScopeOf(
   sources: readonly ProbeSource[],
   verdicts: readonly Verdict[],
   asked: {
@@ -39,7 +39,7 @@ export function fieldOf(
     /** The vehicle's handbook or fuse table is at hand; by default it is not. */
     readonly handbook?: boolean;
   },
-): Field {
+): FindScope {
   const byId = new Map(verdicts.map((verdict) => [verdict.sourceId, verdict]));
   const read = asked.read ?? readWritten;
   const classes = new Map(sources.map((source) => [source.id, read(source).safety]));
@@ -49,7 +49,7 @@ export function fieldOf(
   return {
     sources: new Map(sources.map((source) => [source.id, source])),
     verdicts: byId,
-    needs: asked.needs.map(meetingOf),
+    needs: asked.needs.map(preparedNeedOf),
     candidates,
     classes,
     until: asked.until,
