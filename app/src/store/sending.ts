@@ -48,8 +48,10 @@ export function flushOutbox(): AppThunk<Promise<void>> {
         // What was made while the last round was on its way goes out at once.
         const isNew = again && left.some((item) => item.status === 'sending');
         again = false;
-        if (isNew) void dispatch(flushOutbox());
-        else if (left.length === 0) retryMs = RETRY_MS.first;
+        if (isNew) return void dispatch(flushOutbox());
+        // What failed, and what had to stand back for it: their makers need not wait.
+        for (const { key } of left) tell(key, { kind: 'kept' });
+        if (left.length === 0) retryMs = RETRY_MS.first;
         else {
           retry = setTimeout(() => void dispatch(flushOutbox()), retryMs);
           retryMs = Math.min(retryMs * 2, RETRY_MS.longest);
@@ -96,13 +98,10 @@ async function sendAll(dispatch: AppDispatch, getState: () => RootState): Promis
       case 'failed':
         behind.add(subjectOf(item));
         dispatch(itemMarked({ key: item.key, status: 'unsaved', problem: outcome.problem }));
-        tell(item.key, { kind: 'kept' });
         break;
       case 'unanswered':
-        for (const one of waitingIn(getState())) {
+        for (const one of waitingIn(getState()))
           if (one.status === 'sending') dispatch(itemMarked({ key: one.key, status: 'unsaved' }));
-          tell(one.key, { kind: 'kept' });
-        }
         return stored;
     }
   }
