@@ -68,7 +68,7 @@ export function NewJobScreen() {
           {problems.length > 0 && (
             <View role="alert">
               <Words kind="small" testID="job-problems">
-                ✕ {problems.map(spokenProblem).join(' · ')}
+                ✕ {spokenProblems(problems).join(' · ')}
               </Words>
             </View>
           )}
@@ -180,6 +180,14 @@ function ModelPicks(props: {
       ))}
     </View>
   );
+}
+
+/** What is still missing or wrong, each once. */
+function spokenProblems(problems: readonly FieldProblem[]): string[] {
+  // Without a vehicle nothing can be said of its year or its wheel.
+  const isChosen = problems.every(({ path }) => path !== 'vehicle.modelId');
+  const told = problems.filter(({ path }) => isChosen || !/^vehicle\.(year|steering)$/.test(path));
+  return [...new Set(told.map(spokenProblem))];
 }
 
 /** A missing choice in words; everything else as the rule says it. */
