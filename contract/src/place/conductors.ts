@@ -69,8 +69,17 @@ export class CavityInput extends WireLookInput {
   row!: number;
 }
 
+/** What every place with wires says of itself. */
+abstract class WiresHead extends PlaceHead {
+  /** The harness family that its wires belong to, e.g. "body harness, 2016 on": colours mean something inside it only. */
+  @Optional()
+  @IsString()
+  @Length(1, 60, { message: 'name the harness in up to 60 characters' })
+  harness?: string;
+}
+
 /** A loom, or the wires behind a socket outlet. */
-export class LoomInput extends PlaceHead {
+export class LoomInput extends WiresHead {
   @IsIn(['loom', 'socketOutlet'])
   kind!: 'loom' | 'socketOutlet';
 
@@ -85,9 +94,15 @@ export class LoomInput extends PlaceHead {
 }
 
 /** A connector. */
-export class ConnectorInput extends PlaceHead {
+export class ConnectorInput extends WiresHead {
   @Equals('connector')
   kind!: 'connector';
+
+  /** How it is keyed: its colour, its tabs, what it cannot be turned by. */
+  @Optional()
+  @IsString()
+  @Length(1, 80, { message: 'say in up to 80 characters how it is keyed' })
+  keying?: string;
 
   /** Its cavities that hold a wire. */
   @NestedList(() => CavityInput, {
@@ -117,6 +132,7 @@ export function loomPlace(id: string, loom: LoomInput): Place {
     id,
     kind: loom.kind,
     ...headOf(loom),
+    ...(loom.harness === undefined ? {} : { harness: loom.harness }),
     columns: 0,
     rows: 0,
     sources: loom.wires.map((wire): WireSource => ({
@@ -134,6 +150,8 @@ export function connectorPlace(id: string, connector: ConnectorInput): Place {
     id,
     kind: 'connector',
     ...headOf(connector),
+    ...(connector.harness === undefined ? {} : { harness: connector.harness }),
+    ...(connector.keying === undefined ? {} : { keying: connector.keying }),
     columns: 1 + Math.max(...connector.wires.map((wire) => wire.column)),
     rows: 1 + Math.max(...connector.wires.map((wire) => wire.row)),
     sources: connector.wires.map((wire): CavitySource => ({

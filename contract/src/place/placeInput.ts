@@ -87,12 +87,14 @@ export function inputOf(place: PlaceView): PlaceInput {
       return { kind, ...head, ...panelParts(place.sources.filter((one) => one.kind === 'slot')) };
     case 'connector': {
       const cavities = place.sources.filter((one) => one.kind === 'cavity');
-      return { kind, ...head, wires: cavities.map(cavityInput) };
+      return { kind, ...head, ...harnessOf(place), wires: cavities.map(cavityInput) };
     }
     case 'loom':
     case 'socketOutlet': {
       const wires = place.sources.filter((one) => one.kind === 'wire');
-      return { kind, ...head, wires: wires.map(wireInput) };
+      const { harness } = harnessOf(place);
+      const family = harness === undefined ? {} : { harness };
+      return { kind, ...head, ...family, wires: wires.map(wireInput) };
     }
     case 'relaySocket':
       return { kind, ...head, terminals: place.sources.map((one) => one.id.split('/')[1] ?? '') };
@@ -102,6 +104,14 @@ export function inputOf(place: PlaceView): PlaceInput {
       return { kind, ...head, points: points.map(pointInput) };
     }
   }
+}
+
+/** What is said of the wires as a whole; what nobody has said is left out. */
+function harnessOf({ keying, harness }: PlaceView) {
+  return {
+    ...(keying === undefined ? {} : { keying }),
+    ...(harness === undefined ? {} : { harness }),
+  };
 }
 
 function pointInput({ name, threadMm }: StudSource | GroundSource) {

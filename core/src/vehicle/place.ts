@@ -84,6 +84,10 @@ export interface Place {
   readonly columns: number;
   /** Height of it in positions; 0 where there is no grid. */
   readonly rows: number;
+  /** How a connector is keyed, in words: its colour, tabs, what it cannot be turned by; left out when nobody has said. */
+  readonly keying?: string | undefined;
+  /** The harness family that its wires belong to: colours mean something inside it only; left out when nobody has said. */
+  readonly harness?: string | undefined;
   /** In the order in which they are named. */
   readonly sources: readonly Source[];
 }

@@ -41,8 +41,10 @@ export async function copyPlaces(
     sql`update models set body = (select body from models where id = ${from}) where id = ${to}`,
   );
   await db.execute(sql`
-    insert into places (model_id, id, position, kind, name, location, zone, side, steps, fasteners, tools, seconds, notes, columns, rows)
-    select ${to}, id, position, kind, name, location, zone, side, steps, fasteners, tools, seconds, notes, columns, rows
+    insert into places (model_id, id, position, kind, name, location, zone, side, steps, fasteners, tools, seconds, notes, keying, harness,
+      columns, rows)
+    select ${to}, id, position, kind, name, location, zone, side, steps, fasteners, tools, seconds, notes, keying, harness,
+      columns, rows
     from places where model_id = ${from}`);
   await db.execute(sql`
     insert into sources (model_id, id, place_id, position, kind, name, legend, rating_a, family, grid_column, grid_row, lie,

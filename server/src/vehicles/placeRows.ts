@@ -29,6 +29,7 @@ export function placesFrom(
     notes: row.notes,
     columns: row.columns,
     rows: row.rows,
+    ...without({ keying: row.keying, harness: row.harness }),
     sources: sourceRows.filter((source) => source.placeId === row.id).map(sourceFrom),
   }));
 }
@@ -103,6 +104,8 @@ export function rowsOf(
       notes: place.notes,
       columns: place.columns,
       rows: place.rows,
+      keying: place.keying ?? null,
+      harness: place.harness ?? null,
     })),
     sources: all.flatMap((place) =>
       place.sources.map((source, position) => rowOf(modelId, place.id, source, position)),

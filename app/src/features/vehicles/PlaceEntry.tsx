@@ -44,13 +44,16 @@ export function PlaceEntry(props: PlaceEntryProps) {
     case 'loom':
     case 'socketOutlet':
       return (
-        <WiresEntry
-          draft={draft.wires}
-          read={read}
-          grid={draft.kind === 'connector'}
-          problem={at('wires')}
-          onDraft={(changed, step) => onDraft({ wires: { ...draft.wires, ...changed } }, step)}
-        />
+        <>
+          <WiresEntry
+            draft={draft.wires}
+            read={read}
+            grid={draft.kind === 'connector'}
+            problem={at('wires')}
+            onDraft={(changed, step) => onDraft({ wires: { ...draft.wires, ...changed } }, step)}
+          />
+          <Harness draft={draft} at={at} onDraft={onDraft} />
+        </>
       );
     case 'relaySocket':
       return <Terminals draft={draft} problem={at('terminals')} onDraft={onDraft} />;
@@ -67,6 +70,37 @@ export function PlaceEntry(props: PlaceEntryProps) {
         />
       );
   }
+}
+
+/** How a plug is keyed, and which harness its colours belong to. */
+function Harness(
+  props: Pick<PlaceEntryProps, 'draft' | 'onDraft'> & {
+    readonly at: (path: string) => string | undefined;
+  },
+) {
+  const { draft, at, onDraft } = props;
+  return (
+    <View style={styles.stack}>
+      {draft.kind === 'connector' && (
+        <Field
+          label="How the plug is keyed"
+          hint="e.g. grey, two tabs above, a rib at the left"
+          testID="place-keying"
+          value={draft.keying}
+          problem={at('keying')}
+          onChange={(keying) => onDraft({ keying }, 'keying')}
+        />
+      )}
+      <Field
+        label="Harness that the colours belong to"
+        hint="e.g. body harness, 2016 on"
+        testID="place-harness"
+        value={draft.harness}
+        problem={at('harness')}
+        onChange={(harness) => onDraft({ harness }, 'harness')}
+      />
+    </View>
+  );
 }
 
 function Terminals({

@@ -81,6 +81,9 @@ export const places = pgTable(
     tools: text().array().notNull().default([]),
     seconds: integer(),
     notes: text().notNull().default(''),
+    /** How a connector is keyed, and the harness family that wires belong to. */
+    keying: text(),
+    harness: text(),
     columns: integer().notNull().default(0),
     rows: integer().notNull().default(0),
     /** Grows with every change of the place or its sources. */

@@ -22,8 +22,15 @@ const TYPED: Record<PlaceKind, Partial<PlaceDraft>> = {
     zone: 'dash',
     side: 'driver',
   },
-  connector: { wires: { text: 'BK, RD/YE\n-, & PK > WH "clock"', start: '1', system: undefined } },
-  loom: { wires: { text: '0.75 BU, ?, ~1.5 GN/YE', start: 'W1', system: 'iec' } },
+  connector: {
+    wires: { text: 'BK, RD/YE\n-, & PK > WH "clock"', start: '1', system: undefined },
+    keying: 'grey, two tabs above',
+    harness: 'body harness, 2016 on',
+  },
+  loom: {
+    harness: 'roof harness',
+    wires: { text: '0.75 BU, ?, ~1.5 GN/YE', start: 'W1', system: 'iec' },
+  },
   socketOutlet: { wires: { text: 'RD, BK', start: '1', system: undefined } },
   relaySocket: { terminals: ['30', '87a'] },
   stud: { points: 'B1 M8, B2' },

@@ -44,6 +44,10 @@ export interface PlaceDraft {
   /** How long that takes, s. */
   readonly seconds: string;
   readonly notes: string;
+  /** How a connector is keyed. */
+  readonly keying: string;
+  /** The harness family that wires belong to. */
+  readonly harness: string;
   readonly panel: PanelDraft;
   readonly wires: WiresDraft;
   readonly terminals: readonly string[];
@@ -76,6 +80,8 @@ export function emptyPlace(kind: PlaceKind): PlaceDraft {
     tools: '',
     seconds: '',
     notes: '',
+    keying: '',
+    harness: '',
     panel: EMPTY_PANEL,
     wires: { text: '', start: kind === 'connector' ? '1' : 'W1', system: undefined },
     terminals: kind === 'relaySocket' ? ['30', '85', '86', '87'] : [],
@@ -105,6 +111,8 @@ export function draftOf(place: PlaceView): PlaceDraft {
     tools: place.reach.tools.join(', '),
     seconds: place.reach.seconds === undefined ? '' : String(place.reach.seconds),
     notes: place.notes,
+    keying: place.keying ?? '',
+    harness: place.harness ?? '',
     panel:
       input.kind === 'fusePanel'
         ? panelDraft(
@@ -195,7 +203,7 @@ function partsOf(draft: PlaceDraft, id: string, stored: PlaceView | undefined): 
       const { system, text } = draft.wires;
       const start = draft.wires.start.trim() === '' ? '1' : draft.wires.start.trim();
       const wires = typedWires(text, { system, start });
-      const input = { ...head, ...wiresOf(draft.kind, wires) };
+      const input = { ...head, ...harnessOf(draft), ...wiresOf(draft.kind, wires) };
       return { panel: undefined, wires, input, typed: wires.problems };
     }
     case 'relaySocket': {
@@ -209,6 +217,14 @@ function partsOf(draft: PlaceDraft, id: string, stored: PlaceView | undefined): 
       return { panel: undefined, wires: undefined, input, typed: problems };
     }
   }
+}
+
+/** What is said of the wires as a whole; nothing where nothing was typed. */
+function harnessOf({ kind, keying, harness }: PlaceDraft) {
+  return {
+    ...(harness.trim() === '' ? {} : { harness: harness.trim() }),
+    ...(kind !== 'connector' || keying.trim() === '' ? {} : { keying: keying.trim() }),
+  };
 }
 
 function wiresOf(kind: 'connector' | 'loom' | 'socketOutlet', { wires }: TypedWires) {

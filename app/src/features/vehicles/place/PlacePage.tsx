@@ -100,6 +100,12 @@ function Head({ model, place }: { readonly model: ModelView; readonly place: Pla
           {needed.join(' · ')}
         </Words>
       )}
+      {place.keying !== undefined && <Words>{`Keyed: ${place.keying}`}</Words>}
+      {place.harness !== undefined && (
+        <Words kind="small" soft>
+          {`Its colours mean something inside this harness only: ${place.harness}.`}
+        </Words>
+      )}
       {place.notes !== '' && <Words>“{place.notes}”</Words>}
     </View>
   );
