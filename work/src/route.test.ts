@@ -160,6 +160,13 @@ it('shows notes of the place and of the source at their steps, and joins nothing
   expect(cautionsOf(told)).toEqual(
     expect.arrayContaining(['Noted by Ida: flap sticks', 'Noted by Ida: tight']),
   );
+  // What is said of one slot is said where it is worked at, and not of the whole place.
+  const stepsOf = (context: JobContext, words: string): string[] =>
+    buildPlanOf(context, []).order.steps.flatMap(({ id, cautions }) =>
+      cautions.some((one) => one.endsWith(words)) ? [id] : [],
+    );
+  expect(stepsOf(told, 'flap sticks')).toHaveLength(1);
+  expect(stepsOf(told, 'tight')).not.toContain(stepsOf(told, 'flap sticks')[0]);
   const [found] = tappedFeeds(base);
   if (found === undefined) throw new Error('nothing is tapped there');
   const tapped = {

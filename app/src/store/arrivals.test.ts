@@ -1,6 +1,6 @@
-import type { JobView, ReadingView } from '@lucky-thread/contract';
+import type { JobView, ReadingView, TapPointView } from '@lucky-thread/contract';
 import { api } from './api';
-import { showJob, showReading } from './arrivals';
+import { showJob, showReading, showRenewed } from './arrivals';
 import { makeStore } from './store';
 import { settled } from '../testing/fakeServer';
 
@@ -61,4 +61,21 @@ it('shows readings as stored where the list that arrives after them was written 
   expect(shown()).toEqual([reading('a', 'now'), reading('b')]);
   asked.unsubscribe();
   again.unsubscribe();
+});
+
+it('shows a tap point that is logged once, however often it is answered', async () => {
+  const store = makeStore();
+  const asked = store.dispatch(api.endpoints.jobTaps.initiate('job'));
+  await settled();
+  const tap = (id: string, fuseA: number) => ({ id, jobId: 'job', fuseA }) as TapPointView;
+  waiting[0]?.([tap('a', 5)]);
+  await settled();
+  showRenewed(store.dispatch, { tap: tap('b', 5), asked: [] });
+  showRenewed(store.dispatch, { tap: tap('b', 10), asked: [] });
+  const shown = api.endpoints.jobTaps.select('job')(store.getState()).data;
+  expect(shown?.map(({ id, fuseA }) => [id, fuseA])).toEqual([
+    ['a', 5],
+    ['b', 10],
+  ]);
+  asked.unsubscribe();
 });

@@ -4,6 +4,7 @@ import { userIdIn } from './currentUser';
 import type { OutboxItem } from './outboxSlice';
 import { isOwn, itemGone, itemMarked } from './outboxSlice';
 import { outboxStorage } from './outboxStorage';
+import { problemOf } from './problemText';
 import { send } from './sendOne';
 import { shopSubjectOf } from './shopCommands';
 import type { AppDispatch, AppThunk, RootState } from './store';
@@ -92,8 +93,9 @@ async function sendAll(dispatch: AppDispatch, getState: () => RootState): Promis
         break;
       case 'refused':
         outcome.show?.();
-        if (tell(item.key, outcome)) dispatch(forget(item.key));
-        else dispatch(itemMarked({ key: item.key, status: 'refused', problem: outcome.problem }));
+        for (const one of [item, ...madeOn(item, outcome, waitingIn(getState()))])
+          if (tell(one.key, outcome)) dispatch(forget(one.key));
+          else dispatch(itemMarked({ key: one.key, status: 'refused', problem: outcome.problem }));
         break;
       case 'failed':
         behind.add(subjectOf(item));
@@ -105,6 +107,20 @@ async function sendAll(dispatch: AppDispatch, getState: () => RootState): Promis
         return stored;
     }
   }
+}
+
+/**
+ * What was made on top of a change of the shop's things that came too late: it counts on a version that is somebody else's
+ * now, and would write over what they did.
+ */
+function madeOn(
+  item: OutboxItem,
+  { error }: { readonly error: unknown },
+  waiting: readonly OutboxItem[],
+): OutboxItem[] {
+  if (item.kind !== 'shop' || problemOf(error)?.type !== 'stale') return [];
+  const subject = subjectOf(item);
+  return waiting.filter((one) => one.key !== item.key && subjectOf(one) === subject);
 }
 
 /** What an item changes: items of one subject go out one after the other. */

@@ -1,5 +1,8 @@
-/** What the server does with a request: answers with a status, breaks the line, is silent, or serves somebody else's session. */
-export type FakeAnswer = number | 'down' | 'silent' | 'other-user';
+/**
+ * What the server does with a request: answers with a status, breaks the line, is silent, serves somebody
+ * else's session, or has a newer version.
+ */
+export type FakeAnswer = number | 'down' | 'silent' | 'other-user' | 'stale';
 
 /** A server in place of the real one, and what it was asked. */
 export interface FakeServer {
@@ -61,8 +64,8 @@ function answerTo(
     return new Promise((_resolve, reject) =>
       request.signal?.addEventListener('abort', () => reject(request.signal?.reason as Error)),
     );
-  const status = answer === 'other-user' ? 409 : answer;
-  const type = answer === 'other-user' ? 'other-user' : 't';
+  const status = typeof answer === 'number' ? answer : 409;
+  const type = typeof answer === 'number' ? 't' : answer;
   const refusal = { title: 'No', detail: 'no such slot', status, type };
   return Promise.resolve(
     new Response(JSON.stringify(answer === 200 ? body : refusal), {

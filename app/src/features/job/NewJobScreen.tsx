@@ -17,7 +17,7 @@ import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import { DeviceOptions } from './DeviceOptions';
 import type { JobDraft } from './newJob';
-import { EMPTY_DRAFT, jobRequest, withModel } from './newJob';
+import { EMPTY_DRAFT, jobRequest, withModel, spokenProblems } from './newJob';
 import { OwnDevice, ownDeviceDraft } from './OwnDevice';
 import { VehicleDetails } from './VehicleDetails';
 
@@ -180,22 +180,6 @@ function ModelPicks(props: {
       ))}
     </View>
   );
-}
-
-/** What is still missing or wrong, each once. */
-function spokenProblems(problems: readonly FieldProblem[]): string[] {
-  // Without a vehicle nothing can be said of its year or its wheel.
-  const isChosen = problems.every(({ path }) => path !== 'vehicle.modelId');
-  const told = problems.filter(({ path }) => isChosen || !/^vehicle\.(year|steering)$/.test(path));
-  return [...new Set(told.map(spokenProblem))];
-}
-
-/** A missing choice in words; everything else as the rule says it. */
-function spokenProblem(problem: FieldProblem): string {
-  if (problem.path === 'vehicle.modelId' || problem.path === 'vehicle.steering')
-    return 'choose the vehicle';
-  if (problem.path === 'device') return 'choose the device';
-  return problem.message;
 }
 
 const styles = StyleSheet.create({

@@ -70,3 +70,19 @@ export function jobRequest(
 export function problemAt(problems: readonly FieldProblem[], path: string): string | undefined {
   return problems.find((one) => one.path === path)?.message;
 }
+
+/** What is still missing or wrong, in words. */
+export function spokenProblems(problems: readonly FieldProblem[]): string[] {
+  // Without a vehicle nothing can be said of its year or its wheel.
+  const isChosen = problems.every(({ path }) => path !== 'vehicle.modelId');
+  const told = problems.filter(({ path }) => isChosen || !/^vehicle\.(year|steering)$/.test(path));
+  return told.map(spokenProblem);
+}
+
+/** A missing choice in words; everything else as the rule says it. */
+function spokenProblem(problem: FieldProblem): string {
+  if (problem.path === 'vehicle.modelId') return 'choose the vehicle';
+  if (problem.path === 'vehicle.steering') return 'say on which side the wheel is';
+  if (problem.path === 'device') return 'choose the device';
+  return problem.message;
+}

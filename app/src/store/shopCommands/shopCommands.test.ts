@@ -239,6 +239,18 @@ describe('a command on the shop’s things', () => {
     expect(mockKept.size).toBe(0);
   });
 
+  it('is refused with what was made on top of it, where somebody else was faster', async () => {
+    const store = makeStore();
+    server.answers = ['stale'];
+    const first = store.dispatch(commandShop('shop', { version: 4, settings: DEFAULT_SETTINGS }));
+    const second = store.dispatch(commandShop('shop', { version: 5, settings: DEFAULT_SETTINGS }));
+    await settled();
+    expect([(await first).kind, (await second).kind]).toEqual(['refused', 'refused']);
+    // Then the shop is asked for, as it is now; nothing is written over it.
+    expect(server.asked.filter((one) => one.startsWith('PUT'))).toEqual(['PUT /api/shop']);
+    expect(store.getState().outbox).toEqual([]);
+  });
+
   it('takes away what is gone already', async () => {
     const store = makeStore();
     server.answers = [404];

@@ -47,6 +47,8 @@ describe('a place that is typed', () => {
     expect(first.problems).toEqual([]);
     if (first.place === undefined) throw new Error('no place');
     expect(first.place.sources.length).toBeGreaterThan(0);
+    const { keying, harness } = TYPED[kind];
+    expect([first.place.keying, first.place.harness]).toEqual([keying, harness]);
     const stored: PlaceView = { ...first.place, version: 3 };
     const again = readPlace(draftOf(stored), [stored]);
     expect(again.problems).toEqual([]);
