@@ -3,8 +3,25 @@
  * first load, so that there must be one piece only.
  */
 export { BuildRoom } from './BuildRoom';
-export * from './jobRooms';
-export * from './vehicleRooms';
+export {
+  ChooseRoom,
+  DeviceRoom,
+  FindRoom,
+  HarnessRoom,
+  JobIndexRoom,
+  LogRoom,
+  ProveRoom,
+  SizeRoom,
+  VehicleRoom,
+} from './jobRooms';
+export {
+  ChooseModel,
+  ModelRoom,
+  ModelsScreen,
+  NewVehicleScreen,
+  PlaceEntryRoom,
+  PlaceRoom,
+} from './vehicleRooms';
 export { ToolRoom } from './ToolRoom';
 export { JobShell } from '../shell/JobShell';
 export { BenchScreen } from '../features/bench/BenchScreen';
