@@ -38,7 +38,8 @@ export function flushOutbox(): AppThunk<Promise<void>> {
       again = true;
       return flushing;
     }
-    flushing = sendAll(dispatch, getState)
+    const tried = new Set<string>();
+    flushing = sendAll(dispatch, getState, tried)
       .then((stored) => {
         if (stored > 0) retryMs = RETRY_MS.first;
       })
@@ -50,8 +51,8 @@ export function flushOutbox(): AppThunk<Promise<void>> {
         const isNew = again && left.some((item) => item.status === 'sending');
         again = false;
         if (isNew) return void dispatch(flushOutbox());
-        // What failed, and what had to stand back for it: their makers need not wait.
-        for (const { key } of left) tell(key, { kind: 'kept' });
+        // What failed, and what had to stand back for it: their makers need not wait. What was made meanwhile has its turn yet.
+        for (const { key } of left) if (tried.has(key)) tell(key, { kind: 'kept' });
         if (left.length === 0) retryMs = RETRY_MS.first;
         else {
           retry = setTimeout(() => void dispatch(flushOutbox()), retryMs);
@@ -68,9 +69,12 @@ function waitingIn(state: RootState): OutboxItem[] {
   return state.outbox.filter((item) => item.status !== 'refused' && isOwn(item, userId));
 }
 
-/** One round over all items; answers how many were stored. */
-async function sendAll(dispatch: AppDispatch, getState: () => RootState): Promise<number> {
-  const tried = new Set<string>();
+/** One round over all items; answers how many were stored. Those whose turn it was are noted in `tried`. */
+async function sendAll(
+  dispatch: AppDispatch,
+  getState: () => RootState,
+  tried: Set<string>,
+): Promise<number> {
   // A withdrawal never overtakes its own reading, nor a change to a job the one before it.
   const behind = new Set<string>();
   let stored = 0;
@@ -102,8 +106,10 @@ async function sendAll(dispatch: AppDispatch, getState: () => RootState): Promis
         dispatch(itemMarked({ key: item.key, status: 'unsaved', problem: outcome.problem }));
         break;
       case 'unanswered':
-        for (const one of waitingIn(getState()))
+        for (const one of waitingIn(getState())) {
+          tried.add(one.key);
           if (one.status === 'sending') dispatch(itemMarked({ key: one.key, status: 'unsaved' }));
+        }
         return stored;
     }
   }

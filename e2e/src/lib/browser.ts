@@ -191,8 +191,9 @@ export class Visitor {
     await this.driver.executeScript('arguments[0].scrollIntoView({ block: "start" })', element);
   }
 
-  /** Saves what is on the screen as a PNG. */
+  /** Saves what is on the screen as a PNG, once nothing on it moves any more: a label that slides aside is in nobody's way then. */
   async picture(file: string): Promise<void> {
+    await this.driver.executeAsyncScript(STILL);
     writeFileSync(file, Buffer.from(await this.driver.takeScreenshot(), 'base64'));
   }
 
@@ -201,6 +202,21 @@ export class Visitor {
     await giveBack(this.driver, this.base);
   }
 }
+
+/** Answers when nothing on the page has changed for some frames; a clock that runs on is waited for only so long. */
+const STILL = `
+  const done = arguments[arguments.length - 1];
+  let [quiet, left] = [0, 180];
+  const watch = new MutationObserver(() => { quiet = 0; });
+  watch.observe(document.body, { attributes: true, childList: true, characterData: true, subtree: true });
+  const look = () => {
+    quiet += 1;
+    left -= 1;
+    if (quiet < 20 && left > 0) return requestAnimationFrame(look);
+    watch.disconnect();
+    done();
+  };
+  requestAnimationFrame(look);`;
 
 /** Errors of an element that was moved or redrawn under the finger. */
 const PASSING = [

@@ -20,10 +20,15 @@ import { shopSentBy, withShopCommands } from './index';
 import type { BodyOf, ShopCommand, ShopCommandName } from './index';
 
 const mockKept = new Map<string, OutboxItem>();
+/** How long the device takes to keep an item, ms. */
+let mockSlowMs = 0;
 jest.mock('../outboxStorage', () => ({
   outboxStorage: {
     all: () => Promise.resolve([...mockKept.values()]),
-    keep: (item: OutboxItem) => Promise.resolve(void mockKept.set(item.key, item)),
+    keep: async (item: OutboxItem) => {
+      if (mockSlowMs > 0) await new Promise((resolve) => setTimeout(resolve, mockSlowMs));
+      mockKept.set(item.key, item);
+    },
     drop: (key: string) => Promise.resolve(void mockKept.delete(key)),
   },
 }));
@@ -31,6 +36,7 @@ jest.mock('../outboxStorage', () => ({
 let server: FakeServer;
 beforeEach(() => {
   mockKept.clear();
+  mockSlowMs = 0;
   jest.useFakeTimers({ doNotFake: ['setImmediate', 'queueMicrotask'] });
   server = fakeServer();
 });
@@ -249,6 +255,20 @@ describe('a command on the shop’s things', () => {
     // Then the shop is asked for, as it is now; nothing is written over it.
     expect(server.asked.filter((one) => one.startsWith('PUT'))).toEqual(['PUT /api/shop']);
     expect(store.getState().outbox).toEqual([]);
+  });
+
+  it('made right upon the answer to another is not taken for kept before its turn', async () => {
+    const store = makeStore();
+    server.body = MODEL;
+    const done = store.dispatch(commandShop('handbook', body)).then(() => {
+      // The device takes its time to keep it, and the round before ends meanwhile.
+      mockSlowMs = 500;
+      return store.dispatch(commandShop('handbook', { ...body, sourceId: 'dash/F2' }));
+    });
+    await settled();
+    await jest.advanceTimersByTimeAsync(600);
+    await settled();
+    expect((await done).kind).toBe('stored');
   });
 
   it('takes away what is gone already', async () => {
