@@ -147,9 +147,16 @@ describe('an import', () => {
       { type: 'text/csv' },
     );
     const lead = await server.visitor('lead');
-    for (let request = 0; request < 30; request += 1) await inTime(lead.get('/session'));
+    let worstMs = 0;
+    for (let request = 0; request < 30; request += 1) {
+      const asked = performance.now();
+      expect((await lead.get('/session')).status).toBe(200);
+      worstMs = Math.max(worstMs, performance.now() - asked);
+    }
     const answer = await sent;
     goodMs = performance.now() - began;
+    // Nobody waits for the import: against how long it took, since the machine may be busy. At rest it is a sixtieth.
+    expect(worstMs).toBeLessThan(goodMs / 8);
     expect(answer.body).toEqual({ added: 50_000, changed: 0, unchanged: 0 });
   });
 
