@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import type { ModelSummary } from '@lucky-thread/contract';
 import express from 'express';
@@ -9,16 +10,11 @@ const ROUNDS = 300;
 /** Its rows alone, without what they were read with and what later jobs saw. */
 const ROWS_SQL = `select t.*, u.name from tap_points t join users u on u.id = t.logged_by
   where t.model_id = $1 and not t.retired order by t.source_id`;
-/** The SQL that a tap sheet needs at the least: rows, supply side, readings, and how many jobs spoke for and against. */
-const BARE_SQL = `select t.*, u.name, s.landmark_a, s.landmark_b,
-    (select json_agg(r order by r.position) from tap_readings r where r.tap_point_id = t.id) as readings,
-    (select json_agg(seen) from (
-      select o.kind, count(distinct r.job_id) as jobs, max(r.sequence) as newest
-      from tap_observations o join readings r on r.id = o.reading_id
-      where o.tap_point_id = t.id and r.withdrawn_at is null group by o.kind) as seen) as seen
-  from tap_points t join users u on u.id = t.logged_by
-  left join sources s on s.model_id = t.model_id and s.id = t.source_id
-  where t.model_id = $1 and not t.retired order by t.source_id`;
+/** The SQL that a tap sheet needs at the least. */
+const BARE_SQL = readFileSync(
+  new URL('../../server/src/taps/bareSheet.sql', import.meta.url),
+  'utf8',
+);
 
 /**
  * A tap-sheet call against the bare SQL that it needs, and against an empty Express route, for what the network and the

@@ -72,12 +72,19 @@ export function commandsIn(items: readonly OutboxItem[], jobId: string): JobComm
   );
 }
 
-/** Commands on the shop's things that the server does not have yet, in the order of making; refused ones are done no more. */
-export const shopCommandsIn: (items: readonly OutboxItem[]) => readonly ShopCommand[] =
-  createSelector([(items: readonly OutboxItem[]) => items], (items) => {
+/** A person's commands on the shop's things that the server does not have yet, in the order of making; refused ones are done no more. */
+export const shopCommandsIn: (
+  items: readonly OutboxItem[],
+  userId: string | undefined,
+) => readonly ShopCommand[] = createSelector(
+  [(items: readonly OutboxItem[]) => items, (_items, userId: string | undefined) => userId],
+  (items, userId) => {
     const found = items.flatMap((item) =>
-      item.kind === 'shop' && item.status !== 'refused' ? [item.command] : [],
+      item.kind === 'shop' && item.status !== 'refused' && isOwn(item, userId)
+        ? [item.command]
+        : [],
     );
     return found.length === 0 ? NONE : found;
-  });
+  },
+);
 const NONE: readonly ShopCommand[] = [];

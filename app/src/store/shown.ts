@@ -6,6 +6,7 @@ import {
   useSessionQuery,
   useShopQuery,
 } from './api';
+import { userIdIn } from './currentUser';
 import { shopCommandsIn } from './outboxSlice';
 import type { ShownThings } from './shopCommands';
 import { withShopCommands } from './shopCommands';
@@ -40,7 +41,7 @@ function useDone<Thing extends keyof ShownThings>(
   thing: Thing,
   shown: ShownThings[Thing] | undefined,
 ): ShownThings[Thing] | undefined {
-  const commands = useAppSelector((state) => shopCommandsIn(state.outbox));
+  const commands = useAppSelector((state) => shopCommandsIn(state.outbox, userIdIn(state)));
   const me = useSessionQuery().data?.user?.name ?? '';
   return useMemo(
     () => (shown === undefined ? undefined : withShopCommands(thing, shown, commands, me)),

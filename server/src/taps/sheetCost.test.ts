@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
 import type { ModelSummary, TapPage } from '@lucky-thread/contract';
 import pg from 'pg';
 import { openDatabase } from '../db/database';
@@ -7,16 +9,8 @@ import type { TestServer } from '../testing/testServer';
 import { pageOfTaps } from './tapRepository';
 
 const ROUNDS = 300;
-/** The SQL that a tap sheet needs at the least: rows, supply side, readings, and how many jobs spoke for and against. */
-const BARE_SQL = `select t.*, u.name, s.landmark_a, s.landmark_b,
-    (select json_agg(r order by r.position) from tap_readings r where r.tap_point_id = t.id) as readings,
-    (select json_agg(seen) from (
-      select o.kind, count(distinct r.job_id) as jobs, max(r.sequence) as newest
-      from tap_observations o join readings r on r.id = o.reading_id
-      where o.tap_point_id = t.id and r.withdrawn_at is null group by o.kind) as seen) as seen
-  from tap_points t join users u on u.id = t.logged_by
-  left join sources s on s.model_id = t.model_id and s.id = t.source_id
-  where t.model_id = $1 and not t.retired order by t.source_id`;
+/** The SQL that a tap sheet needs at the least. */
+const BARE_SQL = readFileSync(path.join(__dirname, 'bareSheet.sql'), 'utf8');
 const HEAD =
   'id,slot,function,supply_contact,year_from,year_to,trim,market,grade,fuse_a,wire_awg,note,logged_by,logged_at';
 const SLOTS = ['F3', 'F4', 'F5', 'F6', 'F8', 'F9', 'F10', 'F12', 'F13', 'F14', 'F15', 'F18'];

@@ -203,7 +203,12 @@ describe('a command on the shop’s things', () => {
     const outcome = await outcomeOf(store.dispatch(commandShop('handbook', body)));
     expect(outcome.kind).toBe('kept');
     expect(outboxSentence(store.getState().outbox, undefined)).toMatch(/1 entry is not saved yet/);
-    expect(shopCommandsIn(store.getState().outbox)).toHaveLength(1);
+    expect(shopCommandsIn(store.getState().outbox, undefined)).toHaveLength(1);
+    const [item] = store.getState().outbox;
+    const anas = item === undefined ? [] : [{ ...item, by: 'ana' }];
+    expect(shopCommandsIn(anas, 'ana')).toHaveLength(1);
+    // Nothing is shown as done by whoever is signed in that another person made.
+    expect(shopCommandsIn(anas, 'ida')).toEqual([]);
     await jest.advanceTimersByTimeAsync(5000);
     await settled();
     expect(server.asked).toHaveLength(2);
@@ -239,7 +244,7 @@ describe('a command on the shop’s things', () => {
     expect(screen.getByTestId('refused')).toHaveTextContent(
       /^What the handbook says of dash\/F1 was refused: no such slot/,
     );
-    expect(shopCommandsIn(store.getState().outbox)).toEqual([]);
+    expect(shopCommandsIn(store.getState().outbox, undefined)).toEqual([]);
     fireEvent.press(screen.getByTestId('forget-refused'));
     expect(screen.queryByTestId('refused')).toBeNull();
     expect(mockKept.size).toBe(0);
