@@ -41,8 +41,8 @@ export interface AppParts {
 
 /** The whole server: API under `/api`, the meter's WebSocket, the web app everywhere else. */
 export function createServer(parts: AppParts): Server {
-  const { db, pool } = parts.database;
-  const sessions = openSessions(pool, parts.sessionSecret);
+  const { db } = parts.database;
+  const sessions = openSessions(parts.database, parts.sessionSecret);
   const meters = newMeterConnections();
   const server = http.createServer(createApp(parts, { sessions, meters }));
   server.requestTimeout = REQUEST_MS;
@@ -90,7 +90,7 @@ function createApp(
     const alive = await isAlive();
     response.status(alive ? 200 : 503).json({ ok: alive });
   });
-  app.use('/api', shared.sessions.handler, identify(db));
+  app.use('/api', shared.sessions.handler, identify);
   app.use(
     '/api',
     authRoutes({

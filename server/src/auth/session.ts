@@ -1,12 +1,11 @@
 import { createHash } from 'node:crypto';
-import connectPgSimple from 'connect-pg-simple';
 import type { Request, RequestHandler } from 'express';
 import session from 'express-session';
-import type pg from 'pg';
-import type { Database } from '../db/database';
+import type { OpenDatabase } from '../db/database';
 import { Problem, unauthenticated } from '../http/problem';
-import type { Credentials, User } from './userRepository';
-import { findUser } from './userRepository';
+import type { Standing } from './sessionStore';
+import { openSessionStore } from './sessionStore';
+import type { User } from './userRepository';
 
 declare module 'express-session' {
   interface SessionData {
@@ -15,6 +14,8 @@ declare module 'express-session' {
     passwordMark: string;
     /** When its end was last put off, ms since 1970. */
     renewedAt?: number;
+    /** Whom it belonged to when it was read. */
+    standing?: Standing;
   }
 }
 declare module 'express-serve-static-core' {
@@ -36,8 +37,6 @@ export interface Actor {
 const SESSION_MS = 7 * 24 * 3600 * 1000;
 /** The end of a session in use is put off so often, ms: not with every request. */
 const RENEWED_EVERY_MS = 3600 * 1000;
-/** Ended sessions are swept out so often, s. */
-const PRUNE_S = 15 * 60;
 
 /** Sessions kept in PostgreSQL, so that they outlive the server. */
 export interface Sessions {
@@ -46,17 +45,9 @@ export interface Sessions {
   readonly close: () => void;
 }
 
-/** Sessions on a pool. */
-export function openSessions(pool: pg.Pool, secret: string): Sessions {
-  const Store = connectPgSimple(session);
-  const store = new Store({
-    pool: plannedOnce(pool),
-    tableName: 'session',
-    pruneSessionInterval: PRUNE_S,
-    // A statement on every request, to move an end that is a week away: `identify` renews it now and then.
-    disableTouch: true,
-    errorLog: () => console.error(JSON.stringify({ event: 'sessions could not be swept' })),
-  });
+/** Sessions in a database. */
+export function openSessions(parts: OpenDatabase, secret: string): Sessions {
+  const store = openSessionStore(parts.pool, parts.db);
   const handler = session({
     name: 'lucky-thread',
     store,
@@ -69,17 +60,6 @@ export function openSessions(pool: pg.Pool, secret: string): Sessions {
   return { handler, close: () => void store.close() };
 }
 
-/** The pool with a name for each statement, so that a connection plans it once: the store asks one with every request. */
-function plannedOnce(pool: pg.Pool): pg.Pool {
-  const query = (text: string, values: readonly unknown[]) =>
-    pool.query({
-      name: createHash('sha256').update(text).digest('base64url'),
-      text,
-      values: [...values],
-    });
-  return Object.assign(Object.create(pool) as pg.Pool, { query });
-}
-
 /** What a session remembers of a password: it changes with it, and tells nothing about it. */
 export function passwordMark(passwordHash: string): string {
   return createHash('sha256').update(passwordHash).digest('base64url');
@@ -89,29 +69,26 @@ export function passwordMark(passwordHash: string): string {
  * Who a request's session belongs to, as the database has them now; undefined when nobody is signed in, the person is
  * gone, or the password was changed since.
  */
-export async function userOf(db: Database, request: Request): Promise<User | undefined> {
-  const { userId, passwordMark: mark } = request.session;
-  const found: Credentials | undefined =
-    userId === undefined ? undefined : await findUser(db, userId);
+export function userOf(request: Request): User | undefined {
+  const { passwordMark: mark, standing } = request.session;
+  const found = standing?.of;
   if (found === undefined || passwordMark(found.passwordHash) !== mark) return undefined;
   const { passwordHash: _hash, ...user } = found;
   return user;
 }
 
-/** Looks up who makes a request, and ends a session that nobody stands behind any more. */
-export function identify(db: Database): RequestHandler {
-  return async (request, _response, next) => {
-    request.user = await userOf(db, request);
-    if (request.user === undefined && request.session.userId !== undefined)
-      await new Promise<void>((resolve, reject) =>
-        request.session.regenerate((error: unknown) =>
-          error === undefined || error === null ? resolve() : reject(error as Error),
-        ),
-      );
-    if (request.user !== undefined) renew(request.session);
-    next();
-  };
-}
+/** Says who makes a request, and ends a session that nobody stands behind any more. */
+export const identify: RequestHandler = async (request, _response, next) => {
+  request.user = userOf(request);
+  if (request.user === undefined && request.session.userId !== undefined)
+    await new Promise<void>((resolve, reject) =>
+      request.session.regenerate((error: unknown) =>
+        error === undefined || error === null ? resolve() : reject(error as Error),
+      ),
+    );
+  if (request.user !== undefined) renew(request.session);
+  next();
+};
 
 /** Puts a session's end off; it is kept anew with the answer. */
 function renew(session: Request['session'], now = Date.now()): void {

@@ -1,6 +1,5 @@
-import { eq, sql } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import type { Database } from '../db/database';
-import { onceFor } from '../db/onceFor';
 import { shops, users } from '../db/schema';
 
 /** A person with their shop. */
@@ -19,34 +18,20 @@ export interface Credentials extends User {
 
 /** Who has a login. */
 export async function findByLogin(db: Database, login: string): Promise<Credentials | undefined> {
-  const [row] = await rows(db).where(eq(users.login, login));
-  return row;
-}
-
-/** Who has an id. */
-export async function findUser(db: Database, id: string): Promise<Credentials | undefined> {
-  const [row] = await userById(db).execute({ id });
-  return row;
-}
-
-/** Asked with every request: put together once, and each connection plans it once. */
-const userById = onceFor((db: Database) =>
-  rows(db)
-    .where(eq(users.id, sql.placeholder('id')))
-    .prepare('user_by_id'),
-);
-
-function rows(db: Database) {
-  return db
-    .select({
-      id: users.id,
-      shopId: users.shopId,
-      shopName: shops.name,
-      name: users.name,
-      role: users.role,
-      passwordHash: users.passwordHash,
-    })
+  const [row] = await db
+    .select(credentialColumns)
     .from(users)
     .innerJoin(shops, eq(users.shopId, shops.id))
-    .$dynamic();
+    .where(eq(users.login, login));
+  return row;
 }
+
+/** What is read of a person with their shop. */
+export const credentialColumns = {
+  id: users.id,
+  shopId: users.shopId,
+  shopName: shops.name,
+  name: users.name,
+  role: users.role,
+  passwordHash: users.passwordHash,
+};

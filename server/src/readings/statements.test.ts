@@ -34,11 +34,11 @@ async function statementsOf(request: () => Promise<unknown>): Promise<string[]> 
 const path = (id: string) => `/jobs/${job.id}/readings/${id}`;
 
 describe('a reading', () => {
-  it('costs four statements: session, person, what it is held against, and itself', async () => {
+  it('costs three statements: session with its person, what it is held against, and itself', async () => {
     await visitor.put(path(uuidv7()), readingBody('dash/F5'));
     const sent = await statementsOf(() => visitor.put(path(uuidv7()), readingBody('dash/F5')));
-    expect(sent).toHaveLength(4);
-    expect(sent[3]).toMatch(/insert into "readings"/);
+    expect(sent).toHaveLength(3);
+    expect(sent[2]).toMatch(/insert into "readings"/);
   });
 
   it('answers as it is stored, the first time and the next', async () => {
@@ -66,10 +66,17 @@ describe('a session', () => {
       `update session set sess = jsonb_set(sess::jsonb, '{renewedAt}', '1')::json, expire = now() + interval '1 hour'`,
     );
     expect(await saves()).toHaveLength(1);
-    const { rows } = await client.query<{ far: boolean }>(
-      `select expire > now() + interval '6 days' as far from session order by expire desc limit 1`,
+    const { rows } = await client.query<{ far: boolean; sess: object }>(
+      `select expire > now() + interval '6 days' as far, sess from session order by expire desc limit 1`,
     );
     await client.end();
     expect(rows[0]?.far).toBe(true);
+    // Whom it belongs to is read with it, and their password's hash with them: neither is stored in it.
+    expect(Object.keys(rows[0]?.sess ?? {}).sort()).toEqual([
+      'cookie',
+      'passwordMark',
+      'renewedAt',
+      'userId',
+    ]);
   });
 });
