@@ -29,7 +29,9 @@ import { vehicleRoutes } from './vehicles/routes';
 
 /** What the application is made of. */
 export interface AppParts {
+  /** An open database with today's schema. */
   readonly database: OpenDatabase;
+  /** Signs the cookies of sessions. */
   readonly sessionSecret: string;
   /** Accounts that the sign-in screen may offer; none outside the demo. */
   readonly demoAccounts: readonly DemoAccount[];

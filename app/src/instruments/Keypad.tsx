@@ -17,8 +17,11 @@ const LONGEST = 7;
 export interface KeypadProps {
   /** Unit shown beside the figure; volts by default. */
   readonly unit?: 'V' | 'Ω';
+  /** What was keyed so far. */
   readonly text: string;
+  /** Called with what is keyed now. */
   readonly onText: (text: string) => void;
+  /** Called to log it. */
   readonly onLog: () => void;
 }
 

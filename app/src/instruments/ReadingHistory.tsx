@@ -12,7 +12,9 @@ import { readingLine } from '../panel/VerdictCard';
 
 /** Props of {@link ReadingHistory}. */
 export interface ReadingHistoryProps {
+  /** UUID of the job. */
   readonly jobId: string;
+  /** What was measured, as the history shows it. */
   readonly rows: readonly ReadingRow[];
   /** Printed position of a slot. */
   readonly nameOf: (sourceId: string) => string;

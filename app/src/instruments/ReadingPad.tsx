@@ -9,10 +9,12 @@ import type { ReadingTaker } from '../work/useTakeReading';
 
 /** Props of {@link ReadingPad}. */
 export interface ReadingPadProps {
+  /** Takes a reading and stores it. */
   readonly taker: ReadingTaker;
   /** A simulated car stands behind the model. */
   /** Instrument that the shop takes first; its key comes first. */
   readonly first?: 'meter' | 'lamp';
+  /** Whether this vehicle has a bench behind it, so that a reading can be simulated. */
   readonly simulated: boolean;
   /** Called after a reading was kept. */
   readonly onTaken?: () => void;

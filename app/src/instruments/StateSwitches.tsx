@@ -24,7 +24,9 @@ const KEYS: readonly { readonly value: KeyPosition; readonly label: string }[] =
 
 /** Props of {@link StateSwitches}. */
 export interface StateSwitchesProps {
+  /** State that the vehicle is in. */
   readonly state: VehicleState;
+  /** Called with what changed of the state. */
   readonly onChange: (change: StateChange) => void;
 }
 

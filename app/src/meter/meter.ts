@@ -3,8 +3,11 @@ import type { Taken } from './readingRequest';
 
 /** Where an instrument touches, and how. */
 export interface MeterTouch {
+  /** What is touched. */
   readonly sourceId: string;
+  /** Which contact of a slot; undefined elsewhere. */
   readonly contact?: 'a' | 'b' | undefined;
+  /** State that the vehicle is in. */
   readonly state: VehicleState;
   /** Wire that the clip sits on; ground when left out. */
   readonly clipId?: string | undefined;
@@ -23,6 +26,7 @@ export type MeterAnswer =
  * measures by itself.
  */
 export interface Meter<Entry> {
+  /** Takes a reading, as it was entered or by itself. */
   readonly read: (touch: MeterTouch, entry: Entry) => Promise<MeterAnswer>;
   /** Lets go of a connection. */
   readonly close: () => void;

@@ -8,15 +8,21 @@ export type MeterLink = 'closed' | 'connecting' | 'open' | 'lost';
 
 /** A meter at the other end of a WebSocket that speaks the line protocol of docs/meter-protocol.md. */
 export interface NetworkMeter extends Meter<void> {
+  /** How the line to the meter stands. */
   readonly link: () => MeterLink;
 }
 
 /** The part of a WebSocket that the meter uses. */
 export interface MeterSocket {
+  /** Called once the line stands. */
   onopen: (() => void) | null;
+  /** Called with each line that comes. */
   onmessage: ((event: { readonly data: unknown }) => void) | null;
+  /** Called once the line is gone. */
   onclose: (() => void) | null;
+  /** Sends a line. */
   readonly send: (line: string) => void;
+  /** Gives it up; what is under way ends. */
   readonly close: () => void;
 }
 

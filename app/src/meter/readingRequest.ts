@@ -16,11 +16,17 @@ export type Taken =
 
 /** Where and when it was taken. */
 export interface Touch {
+  /** What is touched. */
   readonly sourceId: string;
+  /** Which contact of a slot; undefined elsewhere. */
   readonly contact: 'a' | 'b' | undefined;
+  /** State that the vehicle is in. */
   readonly state: VehicleState;
+  /** When. */
   readonly at: Date;
+  /** The other end, where resistance is measured between two wires. */
   readonly otherId?: string | undefined;
+  /** Where the clip of lamp or meter is. */
   readonly clip?: 'ground' | 'constant' | undefined;
 }
 

@@ -12,11 +12,17 @@ import { CELL, SlotCell } from './SlotCell';
 
 /** Props of {@link FusePanel}. */
 export interface FusePanelProps {
+  /** The panel that it is about. */
   readonly panel: Panel;
+  /** What is known of each source, by its id. */
   readonly verdicts: ReadonlyMap<string, Verdict>;
+  /** Id of the one in hand; undefined when none is. */
   readonly selectedId: string | undefined;
+  /** Ids of those that the next step is about. */
   readonly wantedIds: ReadonlySet<string>;
+  /** Ids of those with a tap point in the log. */
   readonly loggedIds: ReadonlySet<string>;
+  /** Called with the id of the touched source. */
   readonly onTouch: (sourceId: string) => void;
   /** Its name and location stand above it already. */
   readonly bare?: boolean;

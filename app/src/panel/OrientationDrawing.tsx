@@ -5,6 +5,7 @@ import { FACES } from '../ui/tokens';
 
 /** Props of {@link OrientationDrawing}. */
 export interface OrientationDrawingProps {
+  /** The slot that it is about. */
   readonly slot: Slot;
   /** Contact that the supply enters; undefined until it is known. */
   readonly supply: 'a' | 'b' | undefined;

@@ -8,6 +8,7 @@ import { Words } from '../ui/Words';
 
 /** Props of {@link PartLines}. */
 export interface PartLinesProps {
+  /** What is needed, with whether it is in the van. */
   readonly parts: readonly (Omit<PartRow, 'missing'> & {
     readonly missing?: boolean | undefined;
     /** So many jobs want it; left out for one job. */

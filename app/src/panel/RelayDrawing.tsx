@@ -5,9 +5,11 @@ import { FACES } from '../ui/tokens';
 
 /** Props of {@link RelayDrawing}. */
 export interface RelayDrawingProps {
+  /** The relays with what hangs on their terminals. */
   readonly design: RelayDesign;
   /** Relay that is drawn. */
   readonly relay: string;
+  /** Whether it is drawn with current through the coils. */
   readonly pulledIn: boolean;
 }
 

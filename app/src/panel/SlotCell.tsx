@@ -15,13 +15,17 @@ export const CELL = { tall: { width: 68, height: 104 }, wide: { width: 80, heigh
 
 /** Props of {@link SlotCell}. */
 export interface SlotCellProps {
+  /** The slot that it is about. */
   readonly slot: Slot;
+  /** What is known of it; undefined while it was not touched. */
   readonly verdict: Verdict | undefined;
+  /** Whether it is the one in hand. */
   readonly selected: boolean;
   /** The plan wants this slot read next. */
   readonly wanted: boolean;
   /** The model's log names it. */
   readonly logged: boolean;
+  /** How much larger than on a phone. */
   readonly zoom: number;
   /** Called with the slot's id; the same function from drawing to drawing, or every cell is drawn anew. */
   readonly onTouch: (sourceId: string) => void;

@@ -20,6 +20,7 @@ export interface VerdictCardProps {
   readonly title: string;
   /** What its legend warns of; left out: nothing. */
   readonly warning?: string | undefined;
+  /** What is known of the source in hand. */
   readonly verdict: Verdict;
   /** The source's own readings. */
   readonly readings: readonly Reading[];

@@ -9,11 +9,17 @@ import { WireSwatch } from './WireSwatch';
 
 /** Props of {@link WireList}. */
 export interface WireListProps {
+  /** The wires that are spoken of, in their order. */
   readonly wires: readonly HarnessWire[];
+  /** What is known of the bunch and what to do next; undefined until it was worked out. */
   readonly advice: HarnessAdvice | undefined;
+  /** Ids of those that the next step is about. */
   readonly wantedIds: ReadonlySet<string>;
+  /** How often a wire was read. */
   readonly readCount: (wireId: string) => number;
+  /** Id of the one in hand; undefined when none is. */
   readonly selectedId: string | undefined;
+  /** Called with the id of the one taken in hand. */
   readonly onSelect: (wireId: string) => void;
 }
 

@@ -13,12 +13,17 @@ import { WireSwatch } from './WireSwatch';
 
 /** Props of {@link WireStrip}. */
 export interface WireStripProps {
+  /** The place that they are at. */
   readonly name: string;
+  /** The wires that are spoken of, in their order. */
   readonly wires: readonly Joinable[];
+  /** What is known of each source, by its id. */
   readonly verdicts: ReadonlyMap<string, Verdict>;
+  /** Id of the one in hand; undefined when none is. */
   readonly selectedId: string | undefined;
   /** Wires that the plan wants read next. */
   readonly wantedIds: ReadonlySet<string>;
+  /** Called with the id of the touched source. */
   readonly onTouch: (sourceId: string) => void;
 }
 

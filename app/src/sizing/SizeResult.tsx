@@ -12,9 +12,13 @@ import { Words } from '../ui/Words';
 
 /** Props of {@link SizeResult}. */
 export interface SizeResultProps {
+  /** What was worked out. */
   readonly size: FeedSize;
+  /** What the feed draws. */
   readonly load: FeedLoad;
+  /** Tells it from others on the screen, for tests. */
   readonly id: string;
+  /** What lengths and gauges are shown in. */
   readonly units: UnitSystem;
 }
 

@@ -5,7 +5,9 @@ const PREFIX = 'lucky-thread draft ';
 
 /** What is being typed, kept on this device until it is stored: a reload loses nothing. */
 export interface KeptDraft<Of> {
+  /** What was typed, as it survives a reload. */
   readonly draft: Of;
+  /** Changes it. */
   readonly setDraft: (draft: Of) => void;
   /** Forgets it; what is on the screen stays. */
   readonly forget: () => void;

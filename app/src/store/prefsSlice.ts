@@ -3,7 +3,9 @@ import { createSlice } from '@reduxjs/toolkit';
 
 /** What one person likes on this device. */
 export interface Prefs {
+  /** Light for the day, dark for the footwell. */
   readonly theme: 'day' | 'night';
+  /** What lengths and gauges are shown in. */
   readonly units: 'metric' | 'us';
 }
 

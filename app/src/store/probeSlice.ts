@@ -6,7 +6,9 @@ import { createSlice } from '@reduxjs/toolkit';
 
 /** Where the installer is within one job. */
 export interface Probing {
+  /** State that the vehicle was last brought into. */
   readonly state: VehicleState;
+  /** Id of the source in hand; undefined when none is. */
   readonly sourceId: string | undefined;
   /** Places left for later. */
   readonly cannot: readonly StitchPlace[];

@@ -7,14 +7,19 @@ import { Words } from './Words';
 
 /** Props of {@link ActionButton}. */
 export interface ActionButtonProps {
+  /** What it is called on the screen. */
   readonly label: string;
+  /** Called when it is pressed. */
   readonly onPress: () => void;
   /** `next` is the one thing to do now; there is at most one on a screen. */
   readonly kind?: 'next' | 'plain' | 'quiet';
+  /** Whether it can't be pressed now. */
   readonly disabled?: boolean;
   /** What a screen reader says instead of the label. */
   readonly spoken?: string;
+  /** Names it for tests; it is not shown. */
   readonly testID?: string;
+  /** Added to its own style. */
   readonly style?: StyleProp<ViewStyle>;
 }
 

@@ -8,9 +8,13 @@ import { Words } from './Words';
 export interface ChoiceProps<T extends string> {
   /** What is chosen, for screen readers. */
   readonly label: string;
+  /** What can be chosen, in order. */
   readonly options: readonly { readonly value: T; readonly label: string }[];
+  /** What is chosen; undefined while nothing is. */
   readonly value: T | undefined;
+  /** Called with the value that was chosen. */
   readonly onChange: (value: T) => void;
+  /** Names it for tests; it is not shown. */
   readonly testID?: string;
   /** Options share the width; otherwise they wrap. */
   readonly even?: boolean;

@@ -7,15 +7,23 @@ import { Words } from './Words';
 
 /** Props of {@link Field}. */
 export interface FieldProps {
+  /** What is to be typed. */
   readonly label: string;
+  /** What stands in it. */
   readonly value: string;
+  /** Called with what was typed. */
   readonly onChange: (text: string) => void;
   /** What is wrong with it; shown and read out. */
   readonly problem?: string | undefined;
+  /** A line below: the unit, the form, or where to find it. */
   readonly hint?: string | undefined;
+  /** Whether what is typed is hidden. */
   readonly secret?: boolean;
+  /** Which keys a phone offers. */
   readonly keyboard?: KeyboardTypeOptions;
+  /** Names it for tests; it is not shown. */
   readonly testID?: string;
+  /** Called on the return key. */
   readonly onSubmit?: () => void;
   /** Lines of a longer text; left out: one. */
   readonly lines?: number;

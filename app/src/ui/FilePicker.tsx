@@ -5,13 +5,17 @@ import { ActionButton } from './ActionButton';
 
 /** Props of {@link FilePicker}. */
 export interface FilePickerProps {
+  /** What it is called on the screen. */
   readonly label: string;
   /** Kinds of file, as the browser names them, e.g. `image/*`. */
   readonly accept: string;
+  /** Whether it can't be pressed now. */
   readonly disabled?: boolean;
   /** A phone offers its camera too. */
   readonly camera?: boolean;
+  /** Names it for tests; it is not shown. */
   readonly testID: string;
+  /** Called with the chosen file. */
   readonly onFile: (file: File) => Promise<void>;
 }
 

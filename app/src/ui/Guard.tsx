@@ -9,6 +9,7 @@ import { Words } from './Words';
 export interface GuardProps {
   /** What is inside, for the sentence that stands in its place when it can't be shown. */
   readonly what: string;
+  /** What may fail: its failure is shown in its place. */
   readonly children: ReactNode;
 }
 

@@ -13,6 +13,7 @@ export type KnotState = 'done' | 'here' | 'waiting' | 'blocked' | 'ahead';
 
 /** Props of {@link JobThread}. */
 export interface JobThreadProps {
+  /** How each phase of the job stands. */
   readonly knots: Readonly<Record<Phase, KnotState>>;
   /** Phase whose screen is open; none on lists. */
   readonly open?: Phase | undefined;

@@ -6,14 +6,19 @@ import { useUnits } from './Units';
 
 /** Props of {@link NumberField}. */
 export interface NumberFieldProps {
+  /** What it is called on the screen. */
   readonly label: string;
   /** The number in its SI unit; NaN for text that is no number; undefined when empty. */
   readonly value: number | undefined;
+  /** Called with the number; undefined while it can't be read. */
   readonly onValue: (value: number | undefined) => void;
   /** A quantity whose unit follows the chosen system, or the unit's name. */
   readonly of: Quantity | { readonly unit: string };
+  /** What is wrong, in words for people; undefined when nothing is. */
   readonly problem?: string | undefined;
+  /** A line below: the unit, the form, or where to find it. */
   readonly hint?: string | undefined;
+  /** Names it for tests; it is not shown. */
   readonly testID?: string;
 }
 

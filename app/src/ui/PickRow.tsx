@@ -6,10 +6,15 @@ import { Words } from './Words';
 
 /** Props of {@link PickRow}. */
 export interface PickRowProps {
+  /** Its first line. */
   readonly title: string;
+  /** What is said about it. */
   readonly text: string;
+  /** Whether it is the chosen one. */
   readonly chosen: boolean;
+  /** Called when it is pressed. */
   readonly onPress: () => void;
+  /** Names it for tests; it is not shown. */
   readonly testID?: string;
 }
 

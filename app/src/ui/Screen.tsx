@@ -5,9 +5,11 @@ import { SPACE, WIDE } from './tokens';
 
 /** Props of {@link Screen}. */
 export interface ScreenProps {
+  /** What stands inside. */
   readonly children: ReactNode;
   /** What stays under the thumb. */
   readonly bottom?: ReactNode;
+  /** Names it for tests; it is not shown. */
   readonly testID?: string;
   /** Cards stand side by side where there is room. */
   readonly roomy?: boolean;

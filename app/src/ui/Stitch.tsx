@@ -7,6 +7,7 @@ import { FACES } from './tokens';
 
 /** Props of {@link Stitch}. */
 export interface StitchProps {
+  /** Where it runs. */
   readonly stitch: StitchLine;
   /** Width of one place, px; 22 by default. */
   readonly step?: number;

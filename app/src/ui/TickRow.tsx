@@ -6,9 +6,13 @@ import { Words } from './Words';
 
 /** Props of {@link TickRow}. */
 export interface TickRowProps {
+  /** What it is called on the screen. */
   readonly label: string;
+  /** Whether it is ticked. */
   readonly on: boolean;
+  /** Names it for tests; it is not shown. */
   readonly testID: string;
+  /** Called when it is pressed. */
   readonly onToggle: () => void;
 }
 

@@ -6,12 +6,17 @@ import { Words } from './Words';
 
 /** Props of {@link Toggle}. */
 export interface ToggleProps {
+  /** What it is called on the screen. */
   readonly label: string;
   /** What it is now, in a word. */
   readonly state: string;
+  /** Whether it is on. */
   readonly on: boolean;
+  /** Called with whether it is on now. */
   readonly onChange: (on: boolean) => void;
+  /** Whether it can't be pressed now. */
   readonly disabled?: boolean;
+  /** Names it for tests; it is not shown. */
   readonly testID?: string;
 }
 

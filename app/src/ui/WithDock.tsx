@@ -10,6 +10,7 @@ export interface WithDockProps {
   readonly children: ReactNode;
   /** What is done with it: under the thumb on a phone, beside it on a wide screen. */
   readonly dock: ReactNode;
+  /** Names it for tests; it is not shown. */
   readonly testID: string;
   /** On a phone the dock takes less than half. */
   readonly low?: boolean;

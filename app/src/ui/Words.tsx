@@ -19,15 +19,21 @@ const KINDS = {
 
 /** Props of {@link Words}. */
 export interface WordsProps {
+  /** What the words are: title, text, small print. */
   readonly kind?: keyof typeof KINDS;
   /** Less important. */
   readonly soft?: boolean;
+  /** Where it is not that of its kind. */
   readonly colour?: string;
+  /** The words. */
   readonly children: ReactNode;
+  /** Added to its own style. */
   readonly style?: StyleProp<TextStyle>;
+  /** Lines at most; the rest is cut. */
   readonly lines?: number;
   /** Decoration that a screen reader passes over. */
   readonly hidden?: boolean;
+  /** Names it for tests; it is not shown. */
   readonly testID?: string;
 }
 

@@ -1,16 +1,24 @@
 /** Colours of one theme. Pairs of ink on canvas and raised reach 4.5 to 1. */
 export interface Palette {
+  /** Behind everything. */
   readonly canvas: string;
+  /** Of cards and bars. */
   readonly raised: string;
+  /** Of fields. */
   readonly sunken: string;
+  /** Of words. */
   readonly ink: string;
+  /** Of words that matter less; it still reads. */
   readonly inkSoft: string;
+  /** Between things. */
   readonly line: string;
   /** "Do this next", and nothing else. */
   readonly accent: string;
+  /** Of words on the accent. */
   readonly onAccent: string;
   /** Ground and stripes of danger; always hatched as well. */
   readonly danger: string;
+  /** Of words on the colour of danger. */
   readonly onDanger: string;
 }
 

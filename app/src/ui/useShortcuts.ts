@@ -2,7 +2,9 @@ import { useEffect } from 'react';
 
 /** One keyboard shortcut. */
 export interface Shortcut {
+  /** What it does, for the list of keys. */
   readonly what: string;
+  /** Does it. */
   readonly run: () => void;
 }
 

@@ -9,6 +9,7 @@ import { useSteadyList } from '../workers/useSteady';
 
 /** A reading as the installer sees it, stored or not. */
 export interface ReadingRow extends ReadingView {
+  /** Whether it is stored, or how its sending stands. */
   readonly saved: 'saved' | OutboxStatus;
   /** Why the server refused it. */
   readonly problem: string | undefined;

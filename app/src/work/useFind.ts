@@ -14,7 +14,9 @@ import { countingRows, useJobReadings, coreReadings } from './jobReadings';
 
 /** Everything the Find screen and those after it know. */
 export interface Finding {
+  /** What was measured, as the history shows it. */
   readonly rows: readonly ReadingRow[];
+  /** Who is there and what is at hand. */
   readonly probing: Probing;
   /** Undefined until the worker has answered the first time. */
   readonly advice: FindAdvice | undefined;

@@ -17,18 +17,27 @@ import { placeIdOf } from '@lucky-thread/work';
 
 /** Everything the harness screen knows. */
 export interface HarnessFinding {
+  /** The bunch as the computation sees it. */
   readonly session: HarnessSession;
+  /** What was measured, as the history shows it. */
   readonly rows: readonly ReadingRow[];
+  /** What is known of the bunch and what to do next; undefined until it was worked out. */
   readonly advice: HarnessAdvice | undefined;
+  /** Whether the answer to the newest readings is still being worked out. */
   readonly thinking: boolean;
+  /** What is wrong, in words for people; undefined when nothing is. */
   readonly problem: string | undefined;
+  /** Tries again after a failure. */
   readonly retry: () => void;
 }
 
 /** Where hands, clip and car are. */
 export interface HarnessBench {
+  /** State that the vehicle is in. */
   readonly state: VehicleState;
+  /** Where the clip of lamp or meter is. */
   readonly clip: 'ground' | 'constant';
+  /** What can't be done on this car, with these tools. */
   readonly cannot: readonly HarnessLimit[];
   /** Whose colours the bunch has. */
   readonly family: HarnessFamily;

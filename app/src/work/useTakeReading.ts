@@ -11,11 +11,15 @@ import { readingRequest } from '../meter/readingRequest';
 
 /** The ways to log a reading at one place. */
 export interface ReadingTaker {
+  /** Takes what the lamp did; answers whether it was taken. */
   readonly glow: (glow: Glow) => Promise<boolean>;
+  /** Takes what the meter shows, as typed; answers whether it was taken. */
   readonly volts: (text: string) => Promise<boolean>;
+  /** Reads the vehicle's bench; answers whether that worked. */
   readonly simulated: () => Promise<boolean>;
   /** What was wrong with the last try. */
   readonly problem: string | undefined;
+  /** Whether something is under way: no second one is begun meanwhile. */
   readonly busy: boolean;
   /** How the networked meter's connection stands. */
   readonly link: MeterLink;
@@ -23,6 +27,7 @@ export interface ReadingTaker {
 
 /** Where a reading is taken. */
 export interface TakeAt extends Omit<MeterTouch, 'clipId'> {
+  /** UUID of the job. */
   readonly jobId: string;
   /** Wire that the clip sits on, which must be the constant; ground when left out. */
   readonly clipId?: string | undefined;

@@ -11,7 +11,9 @@ const builder = workerLine<Builder>(
 
 /** A job with its readings, as the plan of building it is made from. */
 export interface BuildQuestion {
+  /** The job with its vehicle, device, shop and log. */
   readonly context: JobContext;
+  /** What was measured, oldest first. */
   readonly readings: readonly Reading[];
 }
 

@@ -12,8 +12,11 @@ import { expose } from 'comlink';
 
 /** A card seen straight on, and how it is probably laid out. */
 export interface StraightCard {
+  /** The straightened card. */
   readonly card: Gray;
+  /** The lines that were found on it. */
   readonly grid: CardGrid;
+  /** How its cells seem to be arranged. */
   readonly layout: CardLayout;
 }
 
@@ -25,7 +28,9 @@ function straightened(picture: Gray, corners: Corners): StraightCard {
 
 /** What is done for the worker outside it: it answers later what a plain function answers at once. */
 export interface CardHands {
+  /** Reads a line of print. */
   readonly read: LineReader;
+  /** Told how far the reading is. */
   readonly onProgress: ReadCardGiven['onProgress'];
 }
 

@@ -5,9 +5,13 @@ import pdfmake from 'pdfmake/build/pdfmake.min.js';
 
 /** The faces of a paper, each file as base64. */
 export interface PaperFaces {
+  /** File of the face for words, upright. */
   readonly text: string;
+  /** The same, bold. */
   readonly textBold: string;
+  /** File of the face for numbers and heads. */
   readonly strong: string;
+  /** The same, bold. */
   readonly strongBold: string;
 }
 

@@ -29,6 +29,7 @@ export function askMonth(plan: MonthPlan): Promise<MonthAnswer> {
 export interface LongWork<T> {
   /** Undefined when it was called off. */
   readonly result: Promise<T | undefined>;
+  /** Gives it up. */
   readonly cancel: () => void;
 }
 

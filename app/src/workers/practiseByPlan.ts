@@ -18,7 +18,9 @@ import {
 
 /** What the plan would have taken on a practice car. */
 export interface PlanTaken {
+  /** Attended seconds. */
   readonly seconds: number;
+  /** How often a probe was set. */
   readonly probes: number;
 }
 

@@ -3,7 +3,9 @@ import { CARD_SIGNS, fileOf } from '@lucky-thread/core/card';
 
 /** Something that reads lines of print, until it is closed. */
 export interface PrintReader {
+  /** Reads a line of print. */
   readonly read: LineReader;
+  /** Lets its memory go. */
   readonly close: () => Promise<void>;
 }
 

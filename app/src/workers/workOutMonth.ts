@@ -3,8 +3,11 @@ import { safeSettings, simulateMonth, weighAssumptions } from '@lucky-thread/cor
 
 /** Everything about a month: its course, the settings that keep it safe, and what it hangs on. */
 export interface MonthAnswer {
+  /** The battery over the days. */
   readonly month: Month;
+  /** Settings that leave a start; undefined when none does. */
   readonly safe: SafeSettings | undefined;
+  /** What was taken as given. */
   readonly assumptions: readonly Assumption[];
 }
 

@@ -9,9 +9,13 @@ export interface Gray {
 
 /** A part of a picture, pixels; edges may lie outside and are cut. */
 export interface Box {
+  /** First column, pixels from the left. */
   readonly left: number;
+  /** First row, pixels from the top. */
   readonly top: number;
+  /** Column behind the last, pixels. */
   readonly right: number;
+  /** Row behind the last, pixels. */
   readonly bottom: number;
 }
 

@@ -4,9 +4,9 @@ export interface HandOverFigure {
   readonly label: string;
   /** Its unit as it is shown. */
   readonly unit: string;
-  /** Least that is right, in that unit. */
+  /** Least that is right, 0 or more, in that unit. */
   readonly least: number;
-  /** Most that is right, in that unit. */
+  /** Most that is right, at least `least`, in that unit. */
   readonly most: number;
   /** Where the limits come from. */
   readonly because: string;

@@ -53,7 +53,7 @@ const BUNDLING: readonly { readonly upTo: number; readonly share: number }[] = [
 export interface Surroundings {
   /** Air around it, °C; 30 by default, 50 in an engine space. */
   readonly ambientC?: number | undefined;
-  /** Conductors lying together; 1 by default. */
+  /** Conductors lying together, 1 or more; 1 by default. */
   readonly bundle?: number | undefined;
   /** Whether it lies in the engine space. */
   readonly engineSpace?: boolean | undefined;

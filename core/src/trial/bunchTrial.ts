@@ -156,8 +156,9 @@ function byHandPlaces(signal: BunchSignal): readonly StitchPlace[] {
 
 /** How a search turned out, counted over its needs. */
 export interface BunchScore {
+  /** Needs counted, 0 or more. */
   readonly needs: number;
-  /** The right wire, or rightly none. */
+  /** Of those, how many got the right wire, or rightly none. */
   readonly right: number;
   /** A wire that carries something else. */
   readonly wrong: number;

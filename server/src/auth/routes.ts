@@ -15,8 +15,11 @@ import { findByLogin } from './userRepository';
 
 /** What signing in needs. */
 export interface AuthParts {
+  /** Where people are looked up. */
   readonly db: Database;
+  /** Where tries to sign in are counted. */
   readonly pool: pg.Pool;
+  /** Accounts that are offered with their passwords; none outside the demo. */
   readonly demoAccounts: readonly DemoAccount[];
   /** Reads a request's body; only after its try was counted would be too late to refuse it. */
   readonly readBody: RequestHandler;

@@ -27,7 +27,9 @@ declare module 'express-serve-static-core' {
 
 /** Who makes a request. */
 export interface Actor {
+  /** UUID of the person. */
   readonly userId: string;
+  /** UUID of their shop: every statement asks for it too. */
   readonly shopId: string;
   /** As others see it. */
   readonly name: string;
@@ -40,6 +42,7 @@ const RENEWED_EVERY_MS = 3600 * 1000;
 
 /** Sessions kept in PostgreSQL, so that they outlive the server. */
 export interface Sessions {
+  /** Reads a request's session, and stores it when it changed. */
   readonly handler: RequestHandler;
   /** Stops sweeping. */
   readonly close: () => void;

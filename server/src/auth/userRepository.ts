@@ -4,15 +4,21 @@ import { shops, users } from '../db/schema';
 
 /** A person with their shop. */
 export interface User {
+  /** UUID. */
   readonly id: string;
+  /** The shop whose things they see; nobody sees those of another. */
   readonly shopId: string;
+  /** As the screens name it. */
   readonly shopName: string;
+  /** As others see it beside what they logged. */
   readonly name: string;
+  /** A lead may also change the shop's settings. */
   readonly role: 'installer' | 'lead';
 }
 
 /** A person and the hash of their password. */
 export interface Credentials extends User {
+  /** As `hashPassword` wrote it, with its salt and cost. */
   readonly passwordHash: string;
 }
 

@@ -13,7 +13,9 @@ export type Database = Pick<
 
 /** An open database with its pool. */
 export interface OpenDatabase {
+  /** For statements through the schema. */
   readonly db: NodePgDatabase<typeof schema>;
+  /** The connections beneath it, for packages that speak SQL themselves. */
   readonly pool: pg.Pool;
   /** Asks the database for a sign of life, on a connection that no request can occupy. */
   readonly isAlive: () => Promise<boolean>;

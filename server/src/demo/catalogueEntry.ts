@@ -3,7 +3,9 @@ import type { LeadFamily } from '@lucky-thread/core/choose';
 
 /** A catalogue entry to start from. Currents are common practice; the device's own label comes first. */
 export interface CatalogueEntry {
+  /** The device with its leads. */
   readonly device: CatalogueDevice;
+  /** What the catalogue says about it; may be empty. */
   readonly note: string;
 }
 

@@ -11,19 +11,31 @@ import { generateHarness } from '@lucky-thread/core/bench';
 
 /** A demo model: what is printed, and the simulated car behind it. */
 export interface DemoVehicle {
+  /** An invented make. */
   readonly make: string;
+  /** An invented model. */
   readonly model: string;
+  /** Which of the model, as the shop writes it, e.g. "second". */
   readonly generation: string;
+  /** First model year that it stands for. */
   readonly yearFrom: number;
+  /** Last model year, at least `yearFrom`. */
   readonly yearTo: number;
+  /** Trims that a job can choose from. */
   readonly trims: string[];
+  /** Markets that it was sold in. */
   readonly markets: string[];
+  /** Sides that the steering wheel can be on. */
   readonly steering: SteeringSide[];
+  /** What it is switched on with: it says which states one person can hold alone. */
   readonly keyType: 'key' | 'push button';
+  /** What it is driven for, as the battery forecast asks. */
   readonly use: string;
   /** What it is laid through; left out where nobody has said. */
   readonly body?: BodyInput;
+  /** Panels, connectors, looms and points, with their sources. */
   readonly places: readonly Place[];
+  /** What is behind them: the simulated car that the demo is probed on. */
   readonly bench: BenchVehicle;
 }
 
@@ -42,24 +54,37 @@ export type SlotRow = readonly [
 
 /** What differs from the panel's ordinary slots. */
 export interface SlotExtra {
+  /** Fuse family, where it is not the panel's. */
   readonly family?: FuseFamily;
+  /** Room in front of the fuse, where it is not the usual. */
   readonly clearance?: Slot['clearance'];
+  /** What feeds the load side when the fuse is out. */
   readonly backFeed?: BenchSupply;
 }
 
 /** A panel as its demo data is written down. */
 export interface PanelRows {
+  /** Unique in its model. */
   readonly id: string;
+  /** As it stands on the screens. */
   readonly name: string;
+  /** Where it is, in a phrase. */
   readonly location: string;
+  /** Zone of the body, for routes. */
   readonly zone?: BodyZone;
+  /** Side of the body; left and right as seen by the driver. */
   readonly side?: BodySide;
+  /** How one gets at it, a step each. */
   readonly access: readonly string[];
+  /** Slots in one row of the drawing. */
   readonly columns: number;
+  /** Fuse family of most of its slots. */
   readonly family: FuseFamily;
+  /** How its slots lie, which says what the two contacts are called. */
   readonly lie: Slot['lie'];
   /** Landmarks of contacts a and b as the slots lie in the car. */
   readonly landmarks: readonly [string, string];
+  /** Its slots in the order of the drawing. */
   readonly slots: readonly SlotRow[];
 }
 

@@ -10,12 +10,19 @@ import type {
 
 /** A place of points as its demo data is written down. */
 export interface PointRows {
+  /** Unique in its model. */
   readonly id: string;
+  /** What kind of place it is. */
   readonly kind: Extract<PlaceKind, 'relaySocket' | 'stud' | 'groundPoint' | 'connector'>;
+  /** As it stands on the screens. */
   readonly name: string;
+  /** Where it is, in a phrase. */
   readonly location: string;
+  /** Zone of the body. */
   readonly zone: BodyZone;
+  /** Side of the body; left and right as seen by the driver. */
   readonly side: BodySide;
+  /** How one gets at it, a step each. */
   readonly access: readonly string[];
   /** How long it takes to get at it, s. */
   readonly seconds: number;

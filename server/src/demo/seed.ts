@@ -24,6 +24,7 @@ export const DEMO_VEHICLES: readonly DemoVehicle[] = [longboat, petrel, drover, 
 
 /** What seeding left to say. */
 export interface Seeded {
+  /** Accounts that the sign-in screen may offer. */
   readonly demoAccounts: readonly DemoAccount[];
   /** Password of the first account, only when it was made just now without demo data. */
   readonly firstPassword: string | undefined;

@@ -18,9 +18,13 @@ export async function listDevices(db: Database, shopId: string): Promise<DeviceV
 
 /** A catalogue entry to keep. */
 export interface KeptDevice {
+  /** UUID. */
   readonly id: string;
+  /** The shop that it belongs to. */
   readonly shopId: string;
+  /** What the shop says about it; may be empty. */
   readonly note: string;
+  /** The device with its leads. */
   readonly device: CatalogueDevice;
 }
 

@@ -8,7 +8,9 @@ import { findJob } from './jobRepository';
 
 /** What a change is about, for the record and for telling two with one id apart. */
 export interface CommandAt {
+  /** The job that it changes. */
   readonly jobId: string;
+  /** What kind of change it is. */
   readonly kind:
     | 'plan'
     | 'wires'
@@ -21,6 +23,7 @@ export interface CommandAt {
     | 'closing'
     | 'proof'
     | 'withdrawProof';
+  /** What of the job it changes: a feed, a slot, a step; empty for the job as a whole. */
   readonly subject: string;
 }
 

@@ -23,20 +23,31 @@ interface SummaryRow {
 
 /** A job's row with what hangs on it. */
 export interface JobRow extends SummaryRow {
+  /** Feeds of the device in order. */
   readonly feeds: readonly FeedInput[];
+  /** Their plans; a feed without one has none yet. */
   readonly plan: readonly FeedPlanInput[];
+  /** Version of each plan, by feed id. */
   readonly planVersions: Readonly<Record<string, string>>;
+  /** Proofs given, oldest first. */
   readonly proofs: readonly ProofJson[];
+  /** Wires of the cut harness. */
   readonly wires: readonly HarnessWireInput[];
+  /** What was seen at slots of this car, beside the model. */
   readonly seen: readonly SlotSeen[];
+  /** Steps of the work that are done. */
   readonly steps: readonly StepDone[];
+  /** What was found before the hand-over. */
   readonly closing: readonly ClosingFound[];
+  /** Feeds with a tap point in the log. */
   readonly loggedFeedIds: readonly string[];
+  /** Name of the person who began it. */
   readonly createdBy: string;
 }
 
 /** A job's row as lists need it. */
 export interface JobSummaryRow extends SummaryRow {
+  /** Whether every feed that needs a tap point has one. */
   readonly done: boolean;
 }
 

@@ -26,9 +26,11 @@ import { METER_ERRORS, meterSession } from './meterSession';
 
 /** What the meter's connection needs. */
 export interface MeterParts {
+  /** Where jobs and benches are read. */
   readonly db: Database;
   /** The same session handling as for requests. */
   readonly sessions: RequestHandler;
+  /** Uniform in [0, 1); noise of the readings. */
   readonly random: () => number;
   /** Whether a `Host` header is one that this server answers to. */
   readonly isOwnHost: (host: string | undefined) => boolean;

@@ -7,7 +7,9 @@ const PING_MS = 30_000;
 
 /** Who holds a connection. */
 export interface Holder {
+  /** Who opened it. */
   readonly userId: string;
+  /** The session that it was opened with; it ends with it. */
   readonly sessionId: string;
   /** Whether the session that opened it still stands. */
   readonly stands: () => Promise<boolean>;
@@ -17,6 +19,7 @@ export interface Holder {
 export interface MeterConnections {
   /** Whether a person may open one more. */
   readonly hasRoom: (userId: string) => boolean;
+  /** Keeps count of an open connection until it closes. */
   readonly add: (connection: WebSocket, holder: Holder) => void;
   /** Ends what was opened in a session. */
   readonly endSession: (sessionId: string) => void;

@@ -19,6 +19,7 @@ import { VehicleStateInput, validate } from '@lucky-thread/contract';
 
 /** A conversation with the simulated meter: one line in, one line out. */
 export interface MeterSession {
+  /** What the meter says to one line of a program. */
   readonly answer: (line: string) => string | Promise<string>;
 }
 

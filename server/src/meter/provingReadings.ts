@@ -11,8 +11,11 @@ import { fittedLeadsOf } from './fittedLeads';
 
 /** A reading of an added lead, as it is sent. */
 export interface ProvingReading {
+  /** Where it was measured. */
   readonly sourceId: string;
+  /** State that the car was in. */
   readonly state: VehicleState;
+  /** Volts against ground. */
   readonly volts: number;
 }
 

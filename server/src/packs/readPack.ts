@@ -15,15 +15,21 @@ import { TABLE_NAMES } from './tables';
 
 /** A tap point of a pack with what it was logged with. */
 export interface PackedTap {
+  /** The tap point as a row of the CSV form. */
   readonly tap: TapCsvRow;
+  /** What it was logged with. */
   readonly readings: readonly TapReadingView[];
 }
 
 /** What a pack holds. */
 export interface Pack {
+  /** Make, model, generation and years. */
   readonly model: ModelInput;
+  /** Its places with their sources. */
   readonly places: readonly Place[];
+  /** Its tap points. */
   readonly taps: readonly PackedTap[];
+  /** Pictures of its places. */
   readonly photos: readonly PackedPhoto[];
 }
 

@@ -9,11 +9,17 @@ import type { Cell } from './tables';
 
 /** A photo of a pack. */
 export interface PackedPhoto {
+  /** The place that it shows; one of the pack's. */
   readonly placeId: string;
+  /** What it shows; may be empty. */
   readonly caption: string;
+  /** The picture, without the data that cameras add. */
   readonly jpeg: Uint8Array;
+  /** Pixels. */
   readonly width: number;
+  /** Pixels. */
   readonly height: number;
+  /** Sources pinned on it; x and y are shares of width and height, 0 to 1. */
   readonly pins: readonly { readonly sourceId: string; readonly x: number; readonly y: number }[];
 }
 

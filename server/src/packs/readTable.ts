@@ -6,13 +6,17 @@ import { TABLES } from './tables';
 
 /** A row of a table by the number that a spreadsheet shows for it. */
 export interface TableRow {
+  /** Which row of the table, from 1. */
   readonly number: number;
+  /** Its values by column. */
   readonly cells: Row;
 }
 
 /** A table's rows, and what is wrong with them by file, row and column. */
 export interface ReadTable {
+  /** What could be read. */
   readonly rows: readonly TableRow[];
+  /** What could not, with table, row and column. */
   readonly problems: readonly FieldProblem[];
 }
 
@@ -20,7 +24,9 @@ export interface ReadTable {
 export type Tables = Readonly<Record<TableName, readonly TableRow[]>>;
 /** What was understood, and what was not. */
 export interface Part<T> {
+  /** What could be read. */
   readonly value: T;
+  /** What is wrong with the rest; empty when nothing is. */
   readonly problems: readonly FieldProblem[];
 }
 

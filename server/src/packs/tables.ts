@@ -11,7 +11,9 @@ import {
 
 /** One column, in the terms of a Table Schema (Frictionless specifications, version 1). */
 export interface Column {
+  /** Heading in the pack's file. */
   readonly name: string;
+  /** What a value must be. */
   readonly type: 'string' | 'integer' | 'number' | 'boolean' | 'array';
   /** The only values that it takes. */
   readonly values?: readonly string[];

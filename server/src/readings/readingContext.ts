@@ -9,6 +9,7 @@ import { newestClaims } from '../taps/tapRepository';
 
 /** What a new reading is held against. */
 export interface ReadingContext {
+  /** What is known of the car that a reading was taken on. */
   readonly car: VehicleFacts;
   /** Which of the ids that the reading names are sources of the model or wires of the job. */
   readonly known: readonly string[];

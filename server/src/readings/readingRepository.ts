@@ -25,7 +25,9 @@ export async function findReading(
 
 /** What a reading says of a tap point in the log. */
 export interface Observation {
+  /** The claim that it speaks about. */
   readonly tapPointId: string;
+  /** Whether it speaks for or against it. */
   readonly kind: ObservationKind;
 }
 

@@ -5,7 +5,9 @@ import { Unreadable, readable } from '../http/stored';
 
 /** A reading's row, as far as its view needs it, with who took it. */
 export interface StoredReading {
+  /** The row itself. */
   readonly reading: Omit<typeof readings.$inferSelect, 'receivedAt' | 'withdrawnBy'>;
+  /** Name of the person who took it. */
   readonly takenBy: string;
 }
 

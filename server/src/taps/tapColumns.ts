@@ -16,7 +16,9 @@ export type ReadingJson = Omit<
 
 /** What later jobs saw at a tap point. */
 export interface SeenJson {
+  /** Jobs whose readings speak for it. */
   readonly confirmedJobs: number;
+  /** Jobs whose readings speak against it. */
   readonly contradictedJobs: number;
   /** The newest, contradictions first. */
   readonly newest: readonly {

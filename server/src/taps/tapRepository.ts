@@ -23,8 +23,11 @@ export const CLAIMS_A_SOURCE = 20;
 
 /** Which tap points: a model's of a shop, as a job sees them. */
 export interface JobScope {
+  /** The shop. */
   readonly shopId: string;
+  /** The model of the job's car. */
   readonly modelId: string;
+  /** The job: what it said itself is not told to it as another's word. */
   readonly jobId: string;
 }
 

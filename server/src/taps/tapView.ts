@@ -6,11 +6,17 @@ import type { SeenJson } from './tapColumns';
 
 /** A stored tap point with what hangs on it. */
 export interface TapRow {
+  /** The row itself. */
   readonly tap: typeof tapPoints.$inferSelect;
+  /** Name of the person who logged it. */
   readonly loggedBy: string;
+  /** What contact a of its slot lies towards; null for sources without contacts. */
   readonly landmarkA: string | null;
+  /** The same of contact b. */
   readonly landmarkB: string | null;
+  /** What it was logged with, in their order. */
   readonly readings: readonly TapReadingView[];
+  /** What later jobs saw there; null while nobody looked. */
   readonly seen: SeenJson | null;
 }
 

@@ -23,16 +23,23 @@ import { DEMO_ACCOUNTS, DEMO_VEHICLES, seed } from '../demo/seed';
 
 /** An answer of the server under test. */
 export interface Answer<T> {
+  /** HTTP status. */
   readonly status: number;
+  /** What its JSON says; the text itself where it is none. */
   readonly body: T;
+  /** The body as text. */
   readonly text: string;
+  /** The body as it came. */
   readonly bytes: Uint8Array<ArrayBuffer>;
+  /** Its header fields. */
   readonly headers: Headers;
 }
 
 /** A server with a database of its own. */
 export interface TestServer {
+  /** Address of the API's origin, without a slash at the end. */
   readonly base: string;
+  /** The database of its own. */
   readonly databaseUrl: string;
   /** Closes the server and drops its database. */
   readonly stop: () => Promise<void>;
@@ -253,15 +260,21 @@ function isReady(body: unknown): body is string | Uint8Array<ArrayBuffer> {
 
 /** A feed's plan as a test writes it, with the proofs that are shown for it. */
 export interface PlanChange extends Partial<Record<keyof FeedPlanInput, unknown>> {
+  /** Which feed. */
   readonly feedId: string;
+  /** Proofs that were given, by kind. */
   readonly proofs?: readonly string[];
 }
 
 /** What a test changes of a job. */
 export interface JobChange {
+  /** Wires of the cut harness. */
   readonly harness?: readonly object[];
+  /** Plans of feeds. */
   readonly plan?: readonly PlanChange[];
+  /** Where the job stands. */
   readonly phase?: string;
+  /** Needs that are put off, by id. */
   readonly deferred?: readonly string[];
 }
 

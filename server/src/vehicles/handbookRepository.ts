@@ -8,8 +8,11 @@ import { handbookEntries, users } from '../db/schema';
 
 /** A model as its entries need it. */
 export interface HandbookOf {
+  /** The shop whose entries are asked for. */
   readonly shopId: string;
+  /** Entries at a slot are of one model. */
   readonly modelId: string;
+  /** Entries for a legend are of a make. */
   readonly make: string;
 }
 

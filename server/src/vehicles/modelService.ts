@@ -82,7 +82,9 @@ export function placeIdProblem(id: string): FieldProblem | undefined {
 
 /** Which place of which model. */
 export interface PlaceAt {
+  /** The model. */
   readonly modelId: string;
+  /** A place of it. */
   readonly placeId: string;
 }
 

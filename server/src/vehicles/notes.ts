@@ -9,7 +9,9 @@ import { findModel } from './modelRepository';
 
 /** Which note of which model. */
 export interface NoteAt {
+  /** The model. */
   readonly modelId: string;
+  /** A note at one of its places. */
   readonly noteId: string;
 }
 

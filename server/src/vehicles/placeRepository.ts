@@ -9,7 +9,9 @@ import { placesFrom, rowsOf } from './placeRows';
 
 /** A model's places with what was looked up at their sources. */
 export interface FoundPlaces {
+  /** The places with their sources, in order. */
   readonly places: readonly PlaceView[];
+  /** What the handbook says at their slots. */
   readonly handbook: readonly HandbookEntryView[];
 }
 

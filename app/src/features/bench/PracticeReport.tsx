@@ -10,13 +10,19 @@ import type { ReportLine } from './panelReport';
 
 /** Props of {@link PracticeReport}. */
 export interface PracticeReportProps {
+  /** What was right and what was not. */
   readonly lines: readonly ReportLine[];
+  /** Attended seconds. */
   readonly seconds: number;
+  /** How often a probe was set. */
   readonly probes: number;
   /** The same car, for the plan to do. */
   readonly car: PracticeCar;
+  /** Called to go on with this exercise. */
   readonly onBack: () => void;
+  /** Called for another exercise of the same kind. */
   readonly onAnother: () => void;
+  /** Called to leave the exercise. */
   readonly onLeave: () => void;
 }
 

@@ -24,9 +24,13 @@ import { NO_ANSWERS, signalReport } from './signalPractice';
 
 /** Props of {@link SignalPracticeScreen}. */
 export interface SignalPracticeProps {
+  /** What is practised. */
   readonly level: Extract<Level, { kind: 'signals' }>;
+  /** Number of the exercise: the same number is the same exercise. */
   readonly seed: number;
+  /** Called to leave the exercise. */
   readonly onLeave: () => void;
+  /** Called for another exercise of the same kind. */
   readonly onAnother: () => void;
 }
 

@@ -13,8 +13,11 @@ import type { ReportLine } from './panelReport';
 
 /** A fault on the bench, and what was looked at so far. */
 export interface FaultPractice {
+  /** What is wrong on the bench. */
   readonly fault: SetFault;
+  /** What was looked at, with what it showed. */
   readonly done: readonly CheckDone[];
+  /** What was named as the cause; undefined until then. */
   readonly named: Suspect | undefined;
   /** What the next looks draw their noise and slips from. */
   readonly random: () => number;

@@ -17,12 +17,19 @@ import { PARKED } from '@lucky-thread/core/vehicle';
 
 /** A practice car with everything done to it so far; every action gives a new one. */
 export interface PanelPractice {
+  /** Number of the exercise: the same number is the same exercise. */
   readonly seed: number;
+  /** The made-up car. */
   readonly car: GeneratedVehicle;
+  /** Its panel. */
   readonly panel: Panel;
+  /** What is to be found. */
   readonly needs: readonly Need[];
+  /** State that the vehicle is in. */
   readonly state: VehicleState;
+  /** Who is there and what is at hand. */
   readonly situation: Situation;
+  /** What was measured, oldest first. */
   readonly readings: readonly Reading[];
   /** Slots whose fuse was ever pulled. */
   readonly everPulled: readonly string[];

@@ -9,7 +9,9 @@ import type { PanelPractice } from './panelPractice';
 
 /** One line of what the bench has to say at the end. */
 export interface ReportLine {
+  /** Whether it was right. */
   readonly good: boolean;
+  /** The line in words. */
   readonly text: string;
 }
 

@@ -7,6 +7,7 @@ import { needsFor } from '@lucky-thread/core/trial';
 export interface PracticeLead {
   /** What it wants; `ground` and `illumination` beside the signals. */
   readonly id: BunchSignal | 'ground' | 'illumination';
+  /** As the device names it. */
   readonly name: string;
   /** What it takes or gives, in words. */
   readonly text: string;
@@ -18,8 +19,11 @@ export interface PracticeLead {
 
 /** A level on signals. */
 export interface SignalLevel {
+  /** Tells it from other kinds of levels. */
   readonly kind: 'signals';
+  /** The made-up wires. */
   readonly bunch: PracticeBunch;
+  /** The device's leads. */
   readonly leads: readonly PracticeLead[];
   /** The tests before hand-over are asked as well. */
   readonly handOver?: boolean;

@@ -13,12 +13,15 @@ export const NOT_HERE = 'not here';
 export interface SignalAnswer {
   /** A wire, or `NOT_HERE`. */
   readonly wireId?: string;
+  /** How it is joined; undefined while nothing was chosen. */
   readonly joint?: JointChoice;
 }
 
 /** Answers by lead, and what each test before hand-over must come to, by test. */
 export interface SignalAnswers {
+  /** The answer for each lead, by its id. */
   readonly leads: Readonly<Record<string, SignalAnswer>>;
+  /** The answer for each test before the hand-over, by its id. */
   readonly handOver: Readonly<Record<string, string>>;
 }
 

@@ -17,6 +17,7 @@ export interface BodyChoiceProps {
   readonly body: BodyInput | null;
   /** The style in use. */
   readonly style: BodyStyle;
+  /** Called with the chosen body. */
   readonly onBody: (body: BodyInput) => void;
 }
 

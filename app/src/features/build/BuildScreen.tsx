@@ -26,8 +26,11 @@ import type { JobChange } from '../../work/useJobChange';
 
 /** Props of {@link BuildScreen}. */
 export interface BuildScreenProps {
+  /** The job with its vehicle, device, shop and log. */
   readonly context: JobContext;
+  /** What was measured, oldest first. */
   readonly readings: readonly Reading[];
+  /** Changes the job. */
   readonly change: JobChange;
 }
 

@@ -15,7 +15,9 @@ import { Words } from '../../ui/Words';
 
 /** Props of {@link PassageRow}. */
 export interface PassageRowProps {
+  /** Which on the way, from 1. */
   readonly number: number;
+  /** The passage between two spots. */
   readonly passage: Passage;
   /** So many leads lie there. */
   readonly leads: number;

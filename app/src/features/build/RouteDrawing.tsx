@@ -9,7 +9,9 @@ import { BodyOutline, EDGE, WHEEL_PX } from './BodyOutline';
 
 /** Props of {@link RouteDrawing}. */
 export interface RouteDrawingProps {
+  /** The vehicle's body as spots and passages. */
   readonly body: BodyGraph;
+  /** The way that was found. */
   readonly laid: LaidRoute;
   /** Spot that the device is mounted at. */
   readonly mount: string;

@@ -11,13 +11,17 @@ import { StepTimer } from './StepTimer';
 
 /** Props of {@link StepDock}. */
 export interface StepDockProps {
+  /** UUID of the job. */
   readonly jobId: string;
+  /** The step that it is about. */
   readonly step: JobStep;
   /** The body that its drawing shows. */
   readonly body: BodyGraph;
   /** Its place among all. */
   readonly number: number;
+  /** How many steps there are. */
   readonly all: number;
+  /** Called once it is done. */
   readonly onDone: () => void;
   /** Passed over; a hold point only with a reason. */
   readonly onPass: (reason: string) => void;

@@ -11,8 +11,11 @@ import { Words } from '../../ui/Words';
 
 /** Props of {@link StepList}. */
 export interface StepListProps {
+  /** The steps in their order. */
   readonly steps: readonly JobStep[];
+  /** Those that are done. */
   readonly done: readonly StepDone[];
+  /** Id of the step that comes next; undefined when none is left. */
   readonly nowId: string | undefined;
   /** A step that was done is taken back. */
   readonly onBack: (stepId: string) => void;

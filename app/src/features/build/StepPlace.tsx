@@ -6,6 +6,7 @@ import { BodyOutline, EDGE } from './BodyOutline';
 
 /** Props of {@link StepPlace}. */
 export interface StepPlaceProps {
+  /** The vehicle's body as spots and passages. */
   readonly body: BodyGraph;
   /** Spots of the step, along its way where it has one. */
   readonly spots: readonly string[];

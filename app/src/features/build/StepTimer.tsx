@@ -10,6 +10,7 @@ import { Words } from '../../ui/Words';
 export interface StepTimerProps {
   /** Tells the timers of a device apart. */
   readonly id: string;
+  /** How long it has to run. */
   readonly seconds: number;
 }
 

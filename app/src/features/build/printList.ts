@@ -3,7 +3,9 @@ import { conductorWords } from './conductorWords';
 
 /** What is printed over the list. */
 export interface ListHead {
+  /** The vehicle in a line. */
   readonly vehicle: string;
+  /** The device as the list names it. */
   readonly device: string;
 }
 

@@ -16,11 +16,17 @@ export type ShownCandidate = Pick<WholeCandidate, 'sourceId' | 'because' | 'caut
 
 /** Props of {@link CandidateList}. */
 export interface CandidateListProps {
+  /** The feed that a source is chosen for. */
   readonly feedId: string;
+  /** The sources from best to worst. */
   readonly candidates: readonly ShownCandidate[];
+  /** What is known of each source, by its id. */
   readonly verdicts: ReadonlyMap<string, Verdict>;
+  /** The sources that are spoken of, by their id. */
   readonly sources: ReadonlyMap<string, Source>;
+  /** Id of the one that was chosen; undefined while none is. */
   readonly chosenId: string | undefined;
+  /** Called with the id of the chosen source. */
   readonly onChoose: (sourceId: string) => void;
 }
 

@@ -33,12 +33,19 @@ import { OrientationCard } from './OrientationCard';
 
 /** Props of {@link FeedCard}. */
 export interface FeedCardProps {
+  /** The feed that it is about. */
   readonly feed: SlotFeed;
+  /** The job with its vehicle, device, shop and log. */
   readonly context: JobContext;
+  /** The readings, what they say, and what to do next. */
   readonly finding: Finding;
+  /** What is known of each source, by its id. */
   readonly verdicts: ReadonlyMap<string, Verdict>;
+  /** The sources that are spoken of, by their id. */
   readonly sources: ReadonlyMap<string, Source>;
+  /** The sources from best to worst; undefined until it was worked out. */
   readonly ranking: Ranking | undefined;
+  /** Called with the plan that names the chosen source. */
   readonly onChoose: (entry: FeedPlanInput) => void;
 }
 

@@ -18,10 +18,15 @@ import { Words } from '../../ui/Words';
 
 /** Props of {@link FeedingFuse}. */
 export interface FeedingFuseProps {
+  /** The wire whose fuse is asked for. */
   readonly source: Joinable;
+  /** The job with its vehicle, device, shop and log. */
   readonly context: JobContext;
+  /** What is known of each source, by its id. */
   readonly verdicts: ReadonlyMap<string, Verdict>;
+  /** The plan of this feed as it stands. */
   readonly plan: FeedPlanInput;
+  /** Called with the changed plan. */
   readonly onPlan: (plan: FeedPlanInput) => void;
 }
 

@@ -32,8 +32,11 @@ const LIVE_PLACE: Partial<Record<NeedRole, StitchPlace>> = {
 
 /** Props of {@link OrientationCard}. */
 export interface OrientationCardProps {
+  /** The job with its vehicle, device, shop and log. */
   readonly context: JobContext;
+  /** The readings, what they say, and what to do next. */
   readonly finding: Finding;
+  /** The feed with its chosen source. */
   readonly tapped: TappedFeed<SlotSource>;
 }
 

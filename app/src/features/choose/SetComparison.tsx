@@ -11,11 +11,15 @@ import { Words } from '../../ui/Words';
 
 /** Props of {@link SetComparison}. */
 export interface SetComparisonProps {
+  /** Sets of sources from best to worst. */
   readonly sets: readonly RankedSet[];
+  /** The feeds in the device's order. */
   readonly feeds: readonly { readonly id: string; readonly name: string }[];
+  /** The sources that are spoken of, by their id. */
   readonly sources: ReadonlyMap<string, Source>;
   /** Source chosen for each feed so far. */
   readonly chosen: Readonly<Record<string, string | undefined>>;
+  /** Called with the one that is taken. */
   readonly onTake: (set: RankedSet) => void;
 }
 

@@ -7,7 +7,9 @@ import type { JobContext } from '@lucky-thread/work';
 
 /** The best sets over all feeds, and each feed's own ranking, worked out anew as readings come. */
 export interface Sets {
+  /** Sets of sources for all feeds, from best to worst. */
   readonly sets: readonly RankedSet[];
+  /** The sources from best to worst, by feed. */
   readonly rankings: Readonly<Record<string, Ranking>>;
 }
 

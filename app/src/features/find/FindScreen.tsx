@@ -36,6 +36,7 @@ import { sourceTitle, warningOf } from '../../panel/sourceTitle';
 
 /** Props of {@link FindScreen}. */
 export interface FindScreenProps {
+  /** The job with its vehicle, device, shop and log. */
   readonly context: JobContext;
   /** Every feed has a source and the user goes on. */
   readonly onFilled: () => void;

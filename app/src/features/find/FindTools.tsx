@@ -18,8 +18,11 @@ import type { Finding } from '../../work/useFind';
 
 /** Props of {@link FindTools}. */
 export interface FindToolsProps {
+  /** The job with its vehicle, device, shop and log. */
   readonly context: JobContext;
+  /** Who is there and what is at hand. */
   readonly probing: Finding['probing'];
+  /** Called with places that can't be got at, or can again. */
   readonly onLimit: (places: readonly StitchPlace[], left: boolean) => void;
 }
 

@@ -10,7 +10,9 @@ import { Words } from '../../ui/Words';
 
 /** Props of {@link HandbookEntry}. */
 export interface HandbookEntryProps {
+  /** The vehicle model. */
   readonly model: Pick<ModelView, 'id' | 'make' | 'handbook'>;
+  /** The slot that it is about. */
   readonly slot: Pick<Slot, 'id' | 'position' | 'legend'>;
   /** The plan asks for it: the field is open, and its button is the one thing to do now. */
   readonly asked?: boolean;

@@ -11,15 +11,21 @@ import { TestDrawing } from '../../instruments/TestDrawing';
 
 /** Props of {@link NextDock}. */
 export interface NextDockProps {
+  /** What to do next; undefined when nothing is. */
   readonly next: NextAction | undefined;
+  /** Whether the answer to the newest readings is still being worked out. */
   readonly thinking: boolean;
+  /** State that the vehicle is in. */
   readonly state: VehicleState;
+  /** Places that were put off. */
   readonly deferred: readonly StitchPlace[];
   /** The car was brought to the state of the visit. */
   readonly onArrived: (visit: Visit) => void;
   /** Where the instrument is clipped now. */
   readonly clip: 'ground' | 'constant';
+  /** Called to put a place off, or to take it up again. */
   readonly onDefer: (place: StitchPlace, deferred: boolean) => void;
+  /** Called once everything is known that is to be found. */
   readonly onFilled: () => void;
   /** Feeds that the device works without, by id. */
   readonly spare: ReadonlySet<string>;

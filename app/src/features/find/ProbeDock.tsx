@@ -34,7 +34,9 @@ import { useTakeReading } from '../../work/useTakeReading';
 
 /** Props of {@link ProbeDock}. */
 export interface ProbeDockProps {
+  /** The job with its vehicle, device, shop and log. */
   readonly context: JobContext;
+  /** The readings, what they say, and what to do next. */
   readonly finding: Finding;
   /** Every feed has a source and the user goes on. */
   readonly onFilled: () => void;

@@ -17,9 +17,11 @@ import { useJobChange } from '../../work/useJobChange';
 
 /** Props of {@link SlotInHand}. */
 export interface SlotInHandProps {
+  /** The job with its vehicle, device, shop and log. */
   readonly context: JobContext;
   /** The slot that reads otherwise than it was entered; left out for one that was not entered. */
   readonly slot?: SlotSource | undefined;
+  /** Called to lay it down. */
   readonly onDone: () => void;
 }
 

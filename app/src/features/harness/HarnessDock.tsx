@@ -10,10 +10,15 @@ import { TestDrawing } from '../../instruments/TestDrawing';
 
 /** Props of {@link HarnessDock}. */
 export interface HarnessDockProps {
+  /** What is known of the bunch and what to do next; undefined until it was worked out. */
   readonly advice: HarnessAdvice | undefined;
+  /** Whether the answer to the newest readings is still being worked out. */
   readonly thinking: boolean;
+  /** State that the vehicle is in. */
   readonly state: VehicleState;
+  /** Where the clip of lamp or meter is. */
   readonly clip: 'ground' | 'constant';
+  /** Called once the vehicle is in the state that is asked for, with the clip where it belongs. */
   readonly onArrived: (state: VehicleState, clip: 'ground' | 'constant') => void;
 }
 

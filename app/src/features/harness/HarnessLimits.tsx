@@ -21,7 +21,9 @@ const LIMITS: readonly { readonly label: string; readonly limits: readonly Harne
 
 /** Props of {@link HarnessLimits}. */
 export interface HarnessLimitsProps {
+  /** How the bunch is worked on now. */
   readonly bench: HarnessBench;
+  /** Called with the changed one. */
   readonly onBench: (bench: HarnessBench) => void;
 }
 

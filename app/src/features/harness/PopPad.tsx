@@ -17,8 +17,11 @@ const SPEAKERS = [
 
 /** Props of {@link PopPad}. */
 export interface PopPadProps {
+  /** Whether this vehicle has a bench behind it, so that a reading can be simulated. */
   readonly simulated: boolean;
+  /** Called with what the cone did, and which speaker it was. */
   readonly onPop: (cone: Cone, speaker: string | undefined) => void;
+  /** Called to read the bench instead. */
   readonly onSimulated: () => void;
 }
 

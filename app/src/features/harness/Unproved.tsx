@@ -3,7 +3,9 @@ import { Caution } from '../../ui/Caution';
 
 /** Props of {@link Unproved}. */
 export interface UnprovedProps {
+  /** Ids of the wires that were not told apart. */
   readonly ids: readonly string[];
+  /** The wires that are spoken of, in their order. */
   readonly wires: readonly HarnessWire[];
 }
 

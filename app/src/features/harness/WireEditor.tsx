@@ -13,9 +13,11 @@ import { TypedWires } from './TypedWires';
 
 /** Props of {@link WireEditor}. */
 export interface WireEditorProps {
+  /** The wires that are spoken of, in their order. */
   readonly wires: readonly HarnessWireInput[];
   /** The bunch as the model's notes have it; empty when unknown. */
   readonly known: readonly HarnessWireInput[];
+  /** Called with all wires as they are now. */
   readonly onWires: (wires: HarnessWireInput[]) => void;
 }
 

@@ -8,6 +8,7 @@ import { Words } from '../../ui/Words';
 
 /** Props of {@link DeviceOptions}. */
 export interface DeviceOptionsProps {
+  /** The device whose options are ticked. */
   readonly device: DeviceView;
   /** Takes the device with the leads that are left. */
   readonly onDevice: (device: DeviceInput) => void;

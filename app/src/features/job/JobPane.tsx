@@ -17,7 +17,9 @@ import { JobStanding } from '../../shell/JobStanding';
 
 /** Props of {@link JobPane}. */
 export interface JobPaneProps {
+  /** UUID of the job. */
   readonly jobId: string;
+  /** Called to take the job up. */
   readonly onTakeUp: () => void;
 }
 

@@ -11,9 +11,11 @@ import { knotsOf, nextActionOf } from '../../work/phases';
 
 /** Props of {@link JobRow}. */
 export interface JobRowProps {
+  /** The job that it is about. */
   readonly job: JobSummary;
   /** Its content stands beside the list. */
   readonly chosen: boolean;
+  /** Called to open it. */
   readonly onOpen: () => void;
 }
 

@@ -9,6 +9,7 @@ import { Words } from '../../ui/Words';
 
 /** Props of {@link KindOfDevice}. */
 export interface KindOfDeviceProps {
+  /** Called with the changed device. */
   readonly onDevice: (device: DeviceInput) => void;
 }
 

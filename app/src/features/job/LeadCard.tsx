@@ -8,7 +8,9 @@ import { Words } from '../../ui/Words';
 
 /** Props of {@link LeadCard}. */
 export interface LeadCardProps {
+  /** What kind of lead they are. */
   readonly family: LeadFamily;
+  /** The feeds in the device's order. */
   readonly feeds: readonly FeedInput[];
 }
 

@@ -29,8 +29,11 @@ function newFeed(role: FeedRole): FeedInput {
 
 /** Props of {@link OwnDevice}. */
 export interface OwnDeviceProps {
+  /** The device that it is about. */
   readonly device: DeviceInput;
+  /** What is wrong with what was typed, with where. */
   readonly problems: readonly FieldProblem[];
+  /** Called with the changed device. */
   readonly onDevice: (device: DeviceInput) => void;
 }
 

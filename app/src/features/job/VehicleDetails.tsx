@@ -13,9 +13,13 @@ import { VinPhoto } from './VinPhoto';
 
 /** Props of {@link VehicleDetails}. */
 export interface VehicleDetailsProps {
+  /** The vehicle model. */
   readonly model: ModelSummary;
+  /** What was typed so far. */
   readonly draft: JobDraft;
+  /** What is wrong with what was typed, with where. */
   readonly problems: readonly FieldProblem[];
+  /** Called with what changed. */
   readonly onDraft: (draft: JobDraft) => void;
 }
 

@@ -3,16 +3,23 @@ import { CreateJobRequest, validate } from '@lucky-thread/contract';
 
 /** A job as it is being typed in. */
 export interface JobDraft {
+  /** The chosen vehicle; undefined while none is. */
   readonly modelId: string | undefined;
+  /** Model year, as it was typed. */
   readonly year: string;
   /** The year was typed: neither a VIN nor a model overwrites it. */
   readonly yearTyped: boolean;
+  /** Trim of the car; empty while none is chosen. */
   readonly trim: string;
+  /** Market of the car; empty while none is chosen. */
   readonly market: string;
+  /** Side of the steering wheel; undefined while nobody has said it. */
   readonly steering: SteeringSide | undefined;
+  /** As it was typed; may be empty. */
   readonly vin: string;
   /** Leased: nothing may stay behind. */
   readonly noTrace: boolean;
+  /** The chosen device; undefined while none is. */
   readonly device: DeviceInput | undefined;
 }
 

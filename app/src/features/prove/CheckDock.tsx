@@ -20,8 +20,11 @@ import type { CurrentCheck, Proving } from './useProving';
 
 /** Props of {@link CheckDock}. */
 export interface CheckDockProps {
+  /** The job with its vehicle, device, shop and log. */
   readonly context: JobContext;
+  /** All checks of the job with how they stand. */
   readonly proving: Proving;
+  /** The check that is to be done now; undefined when none is left. */
   readonly current: CurrentCheck;
 }
 

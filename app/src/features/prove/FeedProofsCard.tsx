@@ -12,10 +12,13 @@ import { Words } from '../../ui/Words';
 
 /** Props of {@link FeedProofsCard}. */
 export interface FeedProofsCardProps {
+  /** The feed with its checks. */
   readonly of: FeedProofs;
   /** The check in hand: its point and its id. */
   readonly current: string | undefined;
+  /** Id of the check that is to be done now; undefined when it is of another feed. */
   readonly currentId: string | undefined;
+  /** Called with the check that was taken up. */
   readonly onCheck: (check: ProofCheck) => void;
   /** The device was seen to answer a signal, or that is taken back. */
   readonly onSeen: (kind: ProofKind) => void;

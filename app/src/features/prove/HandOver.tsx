@@ -8,9 +8,11 @@ import { Words } from '../../ui/Words';
 
 /** Props of {@link HandOver}. */
 export interface HandOverProps {
+  /** The tests in their order, with how they stand. */
   readonly tests: readonly StandingTest[];
   /** The one in hand. */
   readonly inHand: string | undefined;
+  /** Called with the one that is taken. */
   readonly onTake: (id: string) => void;
 }
 

@@ -13,11 +13,13 @@ import { Words } from '../../ui/Words';
 
 /** Props of {@link HandOverDock}. */
 export interface HandOverDockProps {
+  /** The test that comes next. */
   readonly of: StandingTest;
   /** So many tests are still open. */
   readonly left: number;
   /** The car is started by what was fitted. */
   readonly starts: boolean;
+  /** Called with what was measured, in the test's unit. */
   readonly onFound: (value: number) => void;
   /** What was noted is taken back. */
   readonly onUndo: () => void;

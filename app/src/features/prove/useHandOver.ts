@@ -5,6 +5,7 @@ import { useState } from 'react';
 
 /** The tests before the hand-over, and which one is in hand. */
 export interface HandingOver {
+  /** The tests in their order, with how they stand. */
   readonly tests: readonly StandingTest[];
   /** So many are open or did not come to what they must. */
   readonly left: number;

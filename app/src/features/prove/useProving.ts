@@ -7,17 +7,21 @@ import { coreReadings } from '../../work/jobReadings';
 
 /** A check in hand, with the feed that it proves. */
 export interface CurrentCheck extends StandingCheck {
+  /** Id of the feed in its device. */
   readonly feedId: string;
+  /** The feed as the device names it. */
   readonly feedName: string;
 }
 
 /** The closing proofs of a job, and which check is next. */
 export interface Proving {
+  /** The checks of each feed, with how they stand. */
   readonly feeds: readonly FeedProofs[];
   /** The check in hand; undefined once every one has been read and passed, or was left for later. */
   readonly current: CurrentCheck | undefined;
   /** So many of so many checks have passed. */
   readonly passed: number;
+  /** How many checks there are. */
   readonly all: number;
   /** Takes a check out of its turn. */
   readonly take: (feedId: string, checkId: string) => void;

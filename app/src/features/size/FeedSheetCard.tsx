@@ -33,15 +33,21 @@ import { coreReadings } from '../../work/jobReadings';
 
 /** Props of {@link FeedSheetCard}. */
 export interface FeedSheetCardProps {
+  /** The job with its vehicle, device, shop and log. */
   readonly context: JobContext;
+  /** What was measured, as the history shows it. */
   readonly rows: readonly ReadingRow[];
+  /** The feed with its chosen source. */
   readonly tapped: TappedFeed;
   /** What the route comes to with slack, m; undefined where nobody knows it. */
   readonly byRouteM?: number | undefined;
+  /** The plan of this feed as it stands. */
   readonly plan: FeedPlanInput;
+  /** What is wrong with what was typed, by field. */
   readonly problems: Partial<Record<PlanField, string>>;
   /** Undefined until the length is known. */
   readonly size: FeedSize | undefined;
+  /** Called with the changed plan. */
   readonly onPlan: (plan: FeedPlanInput) => void;
 }
 

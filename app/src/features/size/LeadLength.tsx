@@ -10,12 +10,17 @@ import { useUnits } from '../../ui/Units';
 
 /** Props of {@link LeadLength}. */
 export interface LeadLengthProps {
+  /** The job with its vehicle, device, shop and log. */
   readonly context: JobContext;
+  /** The feed with its chosen source. */
   readonly tapped: TappedFeed;
+  /** The plan of this feed as it stands. */
   readonly plan: FeedPlanInput;
+  /** What is wrong, in words for people; undefined when nothing is. */
   readonly problem: string | undefined;
   /** What the route comes to with slack, m; undefined where nobody knows it. */
   readonly byRouteM: number | undefined;
+  /** Called with the way along the lead, m; undefined while it can't be read. */
   readonly onLength: (oneWayM: number | undefined) => void;
 }
 

@@ -10,8 +10,11 @@ import { Words } from '../../ui/Words';
 
 /** Props of {@link SheetLines}. */
 export interface SheetLinesProps {
+  /** Joint, fuse, wire and steps of the feed. */
   readonly sheet: FeedSheet;
+  /** Tells it from others on the screen, for tests. */
   readonly id: string;
+  /** What lengths and gauges are shown in. */
   readonly units: UnitSystem;
 }
 

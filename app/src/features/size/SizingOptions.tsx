@@ -10,10 +10,13 @@ import { BASES_V, DROP_LIMITS } from '../../sizing/choices';
 
 /** Props of {@link SizingOptions}. */
 export interface SizingOptionsProps {
+  /** The plan of this feed as it stands. */
   readonly plan: FeedPlanInput;
   /** What the shop sizes with where the plan says nothing. */
   readonly shop: ShopSettings['sizing'];
+  /** What is wrong with what was typed, by field. */
   readonly problems: Partial<Record<PlanField, string>>;
+  /** Called with the changed plan. */
   readonly onPlan: (plan: FeedPlanInput) => void;
 }
 

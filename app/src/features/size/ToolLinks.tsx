@@ -10,8 +10,11 @@ import { WIRE_DEFAULTS } from '../../sizing/wireInputs';
 
 /** Props of {@link ToolLinks}. */
 export interface ToolLinksProps {
+  /** The feed that the tools are opened for. */
   readonly feed: SlotFeed;
+  /** What the feed draws. */
   readonly load: FeedLoad | undefined;
+  /** What was worked out for it; undefined while something is missing. */
   readonly size: FeedSize | undefined;
 }
 

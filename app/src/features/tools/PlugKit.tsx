@@ -9,7 +9,9 @@ export interface PlugKitProps {
   readonly converter: boolean;
   /** Whether a socket can be hidden near the source. */
   readonly room: boolean;
+  /** How far the car has to be as it was afterwards. */
   readonly reversible: 'no trace' | 'mended' | 'any';
+  /** Called with what changed. */
   readonly onChange: (changed: { converter?: boolean; room?: boolean }) => void;
 }
 

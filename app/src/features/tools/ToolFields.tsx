@@ -11,13 +11,17 @@ import { fieldProblem } from '../../sizing/fieldProblem';
 
 /** Props of {@link ToolNumber}. */
 export interface ToolNumberProps {
+  /** What it is called on the screen. */
   readonly label: string;
   /** Which range it is held against. */
   readonly field: SizingField;
+  /** The number; undefined while it is empty or can't be read. */
   readonly value: number | undefined;
+  /** Called with the number; undefined while it can't be read. */
   readonly onValue: (value: number | undefined) => void;
   /** A quantity whose unit follows the system; by default the unit of the range. */
   readonly of?: Quantity;
+  /** A line below: the unit, the form, or where to find it. */
   readonly hint?: string;
   /** Whether it may be left empty. */
   readonly optional?: boolean;
@@ -42,11 +46,17 @@ export function ToolNumber(props: ToolNumberProps) {
 
 /** Props of {@link ToolChoice}. */
 export interface ToolChoiceProps<T extends string> {
+  /** What it is called on the screen. */
   readonly label: string;
+  /** What can be chosen, in order. */
   readonly options: readonly (readonly [value: T, label: string])[];
+  /** The chosen one. */
   readonly value: string;
+  /** Called with the value that was chosen. */
   readonly onChange: (value: T) => void;
+  /** Names it for tests; it is not shown. */
   readonly testID: string;
+  /** Whether all get the same width. */
   readonly even?: boolean;
 }
 

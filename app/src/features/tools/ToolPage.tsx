@@ -12,6 +12,7 @@ import { TOOLS } from './tools';
 
 /** Props of {@link ToolPage}. */
 export interface ToolPageProps {
+  /** Which tool. */
   readonly tool: ToolId;
   /** What is given. */
   readonly children: ReactNode;

@@ -8,7 +8,9 @@ import { BASES_V } from '../../sizing/choices';
 
 /** Props of {@link WireConditions}. */
 export interface WireConditionsProps {
+  /** What was typed of the wire. */
   readonly inputs: WireInputs;
+  /** Called with what changed. */
   readonly set: (changed: Partial<WireInputs>) => void;
 }
 

@@ -10,10 +10,13 @@ import { Words } from '../../ui/Words';
 
 /** Props of {@link BodyPlan}. */
 export interface BodyPlanProps {
+  /** The places in their order. */
   readonly places: readonly Place[];
+  /** Side of the steering wheel. */
   readonly steering: 'left' | 'right';
   /** What the plan's pins are numbered as, by place. */
   readonly numbers: ReadonlyMap<string, number>;
+  /** Called with the id of the place that was touched. */
   readonly onPlace: (placeId: string) => void;
 }
 

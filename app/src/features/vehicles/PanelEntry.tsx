@@ -18,16 +18,21 @@ import { SlotEditor } from './SlotEditor';
 
 /** Props of {@link PanelEntry}. */
 export interface PanelEntryProps {
+  /** What was typed so far. */
   readonly draft: PanelDraft;
   /** What was read of it. */
   readonly read: ReadPlace;
+  /** As it stands on the screens. */
   readonly name: string;
+  /** Where it is, in a phrase. */
   readonly location: string;
+  /** What is wrong, in words for people; undefined when nothing is. */
   readonly problem: string | undefined;
   /** A step of one name is taken back as one. */
   readonly onDraft: (changed: Partial<PanelDraft>, step: string) => void;
   /** A picture of the lid is being worked with. */
   readonly pictured: boolean;
+  /** Called when a picture is taken to, or left for typing. */
   readonly onPictured: (pictured: boolean) => void;
 }
 

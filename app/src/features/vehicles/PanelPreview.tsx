@@ -7,13 +7,19 @@ import { panelMap } from './drafts/panelDraft';
 
 /** Props of {@link PanelPreview}. */
 export interface PanelPreviewProps {
+  /** Tells it from others on the screen, for tests. */
   readonly id: string;
+  /** As it stands on the screens. */
   readonly name: string;
+  /** Where it is, in a phrase. */
   readonly location: string;
+  /** Its slots as they were read. */
   readonly panel: TypedPanel;
+  /** Id of the one that was touched last; undefined when none was. */
   readonly touchedId: string | undefined;
   /** The slot that another is pulled over. */
   readonly overId: string | undefined;
+  /** Called with the id of the touched source. */
   readonly onTouch: (sourceId: string) => void;
 }
 

@@ -11,13 +11,17 @@ import { WiresEntry } from './WiresEntry';
 
 /** Props of {@link PlaceEntry}. */
 export interface PlaceEntryProps {
+  /** What was typed so far. */
   readonly draft: PlaceDraft;
+  /** What was made of it so far. */
   readonly read: ReadPlace;
+  /** What is wrong with what was typed, with where. */
   readonly problems: readonly FieldProblem[];
   /** A step of one name is taken back as one. */
   readonly onDraft: (changed: Partial<PlaceDraft>, step: string) => void;
   /** A picture of the lid is being worked with: nothing is saved before it is taken over or left. */
   readonly pictured: boolean;
+  /** Called when a picture is taken to, or left for typing. */
   readonly onPictured: (pictured: boolean) => void;
 }
 

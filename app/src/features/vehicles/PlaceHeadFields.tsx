@@ -11,8 +11,11 @@ import type { PlaceDraft } from './drafts/placeDraft';
 
 /** Props of {@link PlaceHeadFields}. */
 export interface PlaceHeadFieldsProps {
+  /** What was typed so far. */
   readonly draft: PlaceDraft;
+  /** What is wrong with what was typed, with where. */
   readonly problems: readonly FieldProblem[];
+  /** Called with what changed. */
   readonly onDraft: (changed: Partial<PlaceDraft>) => void;
 }
 

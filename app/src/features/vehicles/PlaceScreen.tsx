@@ -25,6 +25,7 @@ import { useUndo } from './useUndo';
 
 /** Props of {@link PlaceScreen}. */
 export interface PlaceScreenProps {
+  /** UUID of the vehicle model. */
   readonly modelId: string;
   /** The place that is put right; undefined for a new one. */
   readonly placeId?: string | undefined;

@@ -14,10 +14,13 @@ export interface SaveBarProps {
   readonly refusal: string | undefined;
   /** Takes the last step back; undefined when there is none. */
   readonly undo: (() => void) | undefined;
+  /** What it is called on the screen. */
   readonly label: string;
   /** What the test ids begin with, and the button's end with. */
   readonly name: 'place' | 'vehicle';
+  /** Whether it can't be pressed now. */
   readonly disabled: boolean;
+  /** Called to store it. */
   readonly onSave: () => void;
   /** Something that has to be decided first. */
   readonly children?: ReactNode;

@@ -15,9 +15,11 @@ import type { PanelDraft } from './drafts/panelDraft';
 
 /** Props of {@link SlotEditor}. */
 export interface SlotEditorProps {
+  /** The slot that it is about. */
   readonly slot: SlotSource;
   /** What holds for the other slots. */
   readonly panel: PanelDraft;
+  /** Called with what changed of it. */
   readonly onEdit: (edit: CellEdit) => void;
   /** It is being pulled over another slot. */
   readonly onOver: (sourceId: string | undefined) => void;

@@ -13,7 +13,9 @@ import { Words } from '../../ui/Words';
 
 /** Props of {@link TapPoints}. */
 export interface TapPointsProps {
+  /** The vehicle model. */
   readonly model: ModelView;
+  /** Its tap points by source. */
   readonly taps: readonly TapPointView[];
 }
 

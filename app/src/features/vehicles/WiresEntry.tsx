@@ -13,11 +13,15 @@ import { WirePreview } from './WirePreview';
 
 /** Props of {@link WiresEntry}. */
 export interface WiresEntryProps {
+  /** What was typed so far. */
   readonly draft: WiresDraft;
+  /** What was made of it so far. */
   readonly read: ReadPlace;
   /** Cavities in rows and columns, or a plain list. */
   readonly grid: boolean;
+  /** What is wrong, in words for people; undefined when nothing is. */
   readonly problem: string | undefined;
+  /** Called with what changed, and what undoing it is called. */
   readonly onDraft: (changed: Partial<WiresDraft>, step: string) => void;
 }
 

@@ -5,12 +5,19 @@ import { emptyPlace, readPlace } from './drafts/placeDraft';
 
 /** A vehicle as it is being typed. */
 export interface VehicleDraft {
+  /** As it was typed. */
   readonly make: string;
+  /** As it was typed. */
   readonly model: string;
+  /** As it was typed; may be empty. */
   readonly generation: string;
+  /** First year, as it was typed. */
   readonly yearFrom: string;
+  /** Last year, as it was typed. */
   readonly yearTo: string;
+  /** Side of the steering wheel. */
   readonly steering: SteeringSide;
+  /** What it is switched on with. */
   readonly keyType: 'key' | 'push button';
   /** Its first fuse panel; one without a place and a lid is entered later, slot by slot. */
   readonly panel: PlaceDraft;

@@ -13,6 +13,7 @@ export interface ChargeChartProps {
   readonly needed: number;
   /** Charge at which the device switches off; undefined when it does not. */
   readonly cutOff: number | undefined;
+  /** First day without a start; undefined when there is none. */
   readonly noStartDay: number | undefined;
 }
 

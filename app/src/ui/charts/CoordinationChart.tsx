@@ -8,9 +8,11 @@ import { decades, logScale, pathThrough } from './scale';
 
 /** Props of {@link CoordinationChart}. */
 export interface CoordinationChartProps {
+  /** Time over current of fuse and conductor. */
   readonly curves: CoordinationCurves;
   /** Name of the conductor, e.g. `18 AWG`. */
   readonly wire: string;
+  /** Rating of the fuse, A. */
   readonly fuseA: number;
 }
 

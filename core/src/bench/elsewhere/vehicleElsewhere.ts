@@ -11,8 +11,11 @@ import { reprinted } from './shorten';
 
 /** Shares of slots whose print says nothing, is another circuit's, or is gone. */
 export interface PrintsElsewhere {
+  /** Share of legends that say little, 0 to 1. */
   readonly vague: number;
+  /** Share that stand at a neighbour's slot, 0 to 1. */
   readonly swapped: number;
+  /** Share of slots without one, 0 to 1. */
   readonly missing: number;
 }
 

@@ -30,10 +30,11 @@ export interface GeneratedVehicle {
 
 /** How good a car's legends are, as shares of slots; the rest is right. */
 export interface LegendQuality {
-  /** Terse, or of several meanings. */
+  /** Share that is terse, or of several meanings, 0 to 1. */
   readonly ambiguous: number;
-  /** Of another circuit, or of another revision of the car. */
+  /** Share of another circuit, or of another revision of the car, 0 to 1. */
   readonly wrong: number;
+  /** Share of slots without one, 0 to 1. */
   readonly missing: number;
 }
 

@@ -8,7 +8,9 @@ import { CHASSIS } from './element';
 
 /** What an instrument between two nodes sees: the open voltage, and the resistance behind it (Thévenin). */
 export interface Port {
+  /** Voltage of its source, V against ground. */
   readonly volts: number;
+  /** What the network looks like from there, Ω, above 0. */
   readonly ohm: number;
 }
 

@@ -85,7 +85,7 @@ export interface PassageKind {
   readonly openS: number;
   /** Time to lay a metre, s. */
   readonly layS: number;
-  /** How much longer the way is than the straight line. */
+  /** How much longer the way is than the straight line: a factor of 1 or more. */
   readonly detour: number;
   readonly hazards: readonly RouteHazard[];
   /** It goes through a grommet or rubber boot, which takes so much and no more. */

@@ -2,6 +2,7 @@ import type { PartRow } from './partsList';
 
 /** Parts of several jobs together, each with how many jobs want it. */
 export interface SummedPart extends PartRow {
+  /** How many of the jobs want it, 1 or more. */
   readonly jobs: number;
 }
 

@@ -3,6 +3,7 @@ import type { Passage } from '../body/bodyGraph';
 /** Passages from one spot to another, in order, and what they cost together. */
 export interface Path {
   readonly passages: readonly Passage[];
+  /** Sum of the costs along it, 0 or more. */
   readonly cost: number;
 }
 

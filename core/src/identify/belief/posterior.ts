@@ -22,7 +22,7 @@ export interface Posterior {
   readonly hypotheses: readonly number[];
   /** The same from the readings alone, all hypotheses alike beforehand; the last entry is "none of these". */
   readonly byReadings: readonly number[];
-  /** Chance that the circuit is safety-critical although nothing printed says so. */
+  /** Chance that the circuit is safety-critical although nothing printed says so, 0 to 1. */
   readonly critical: number;
   /** The same by entry of `HYPOTHESES`; sums to `critical`. */
   readonly criticalBy: readonly number[];

@@ -18,7 +18,7 @@ export interface Hypothesis {
   readonly share: number;
   /** What the circuit is at in a state. */
   readonly stand: (state: VehicleState) => Stand;
-  /** Chance that the dead circuit floats instead of lying at ground through its load. */
+  /** Chance that the dead circuit floats instead of lying at ground through its load, 0 to 1. */
   readonly openWhenDead: number;
   /** Whether a fuse slot can have it; the others occur on wires only. */
   readonly onSlots: boolean;

@@ -17,11 +17,11 @@ const UNKNOWN_LIVE = UNKNOWN_LEVELS[BATTERY] ?? 0;
 
 /** Doubts by hypothesis, "none of these" last; taken away as places are supposed to be read as expected. */
 export interface Doubt {
-  /** Weight of what would not serve, with the legend. */
+  /** Weight of what would not serve, with the legend, 0 to 1. */
   readonly believed: number[];
-  /** The same by the readings alone. */
+  /** The same by the readings alone, 0 to 1. */
   readonly byReadings: number[];
-  /** Weight of what would be safety-critical. */
+  /** Weight of what would be safety-critical, 0 to 1. */
   readonly critical: number[];
   /** Chance that "none of these" is live where the source was read already. */
   readonly noneLiveAt: ReadonlyMap<StitchPlace, number>;

@@ -32,7 +32,7 @@ export interface Pursuit {
   readonly wanted: PreparedNeed;
   /** What is known of the source. */
   readonly verdict: Verdict;
-  /** Chance that it serves. */
+  /** Chance that it serves, 0 to 1. */
   readonly chance: number;
   /** What taking it costs besides the work, s: by its legend and by its danger. */
   readonly price: number;
@@ -40,7 +40,7 @@ export interface Pursuit {
   readonly checks: readonly Check[];
   /** Expected seconds until it is settled, given up at the first reading that speaks against it. */
   readonly seconds: number;
-  /** Chance that it is safety-critical even if every check comes out as hoped. */
+  /** Chance that it is safety-critical even if every check comes out as hoped, 0 to 1. */
   readonly danger: number;
   /** The handbook is to be asked before it is taken. */
   readonly lookUp: boolean;

@@ -114,8 +114,10 @@ export function bitsFor(
 
 /** A hypothesis that is still open, with the way in which its circuit lies where it is not fed. */
 export interface OpenHypothesis {
+  /** Place in the list of hypotheses, from 0. */
   readonly index: number;
   readonly way: number;
+  /** Probability, above 0. */
   readonly weight: number;
 }
 

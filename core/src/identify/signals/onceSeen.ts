@@ -13,7 +13,7 @@ import { isPlainLook, mayBeRead, showsFor } from './worth';
 /** A wire that will be sure of a need once it was seen wherever it must be. */
 export interface Leader {
   readonly wire: Verdict;
-  /** How sure it will be then. */
+  /** How sure it will be then, 0 to 1. */
   readonly chance: number;
 }
 

@@ -11,6 +11,7 @@ export type Suspect = CauseId | 'something else';
 /** What was looked at, with the place of what it showed among its outcomes. */
 export interface CheckDone {
   readonly check: FaultCheckId;
+  /** What it showed: place in the check's list of outcomes, from 0. */
   readonly outcome: number;
 }
 

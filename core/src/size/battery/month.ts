@@ -36,7 +36,7 @@ export interface Month {
   readonly lowest: number;
   /** State of charge at the end, 0 to 1. */
   readonly last: number;
-  /** Chance to crank at the lowest charge. */
+  /** Chance to crank at the lowest charge, 0 to 1. */
   readonly worstCrank: number;
   /** Hours that the device ran while parked. */
   readonly deviceHours: number;

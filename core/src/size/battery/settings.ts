@@ -51,11 +51,11 @@ function isSafeCutOff(battery: Battery, cutOffV: number): boolean {
 export interface Assumption {
   /** What was changed, in words. */
   readonly what: string;
-  /** Lowest state of charge and least chance to crank with the change. */
+  /** Lowest state of charge with the change, share of the capacity, 0 to 1. */
   readonly lowest: number;
   /** Chance to crank at the lowest charge, 0 to 1. */
   readonly worstCrank: number;
-  /** Change of the lowest state of charge against the plan. */
+  /** Change of the lowest state of charge against the plan, −1 to 1. */
   readonly change: number;
 }
 

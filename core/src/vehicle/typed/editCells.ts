@@ -2,7 +2,9 @@ import { linesOf } from './lines';
 
 /** Where a cell stands, from 0. */
 export interface CellAt {
+  /** Row from the top, 0-based. */
   readonly row: number;
+  /** Column from the left, 0-based. */
   readonly column: number;
 }
 

@@ -2,10 +2,13 @@
 export interface WeekJob {
   /** Model and, where there are two, generation. */
   readonly vehicle: string;
+  /** Model year of the car. */
   readonly year: number;
+  /** Name of the device, as in the catalogue. */
   readonly device: string;
   /** Who did it: the demo's installer, or one of the vans. */
   readonly by: 'Installer' | 'Van 1' | 'Van 2';
+  /** When it was done, days before the demo is set up. */
   readonly daysAgo: number;
   /** Logged, or left in a phase. */
   readonly until: 'find' | 'choose' | 'size' | 'build' | 'prove' | 'log';
@@ -13,6 +16,7 @@ export interface WeekJob {
   readonly waitsFor?: 'asleep' | 'crank';
   /** Which of the sources that would do is taken: not everybody takes the first. */
   readonly nth?: number;
+  /** What the tap points say beside their values. */
   readonly note?: string;
   /** What it waits for. */
   readonly part?: string;

@@ -7,7 +7,9 @@ import { asWritten } from './formulas';
 
 /** A row of a file, by the number a spreadsheet shows for it. */
 export interface NumberedRow {
+  /** Line of the file, from 1. */
   readonly number: number;
+  /** What it says. */
   readonly row: TapCsvRow;
 }
 

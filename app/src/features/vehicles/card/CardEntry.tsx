@@ -16,6 +16,7 @@ import { useCard } from './useCard';
 
 /** Props of {@link CardEntry}. */
 export interface CardEntryProps {
+  /** What was typed so far. */
   readonly draft: PanelDraft;
   /** What the card says, once somebody has seen all of it. */
   readonly onLid: (lid: Partial<PanelDraft>) => void;

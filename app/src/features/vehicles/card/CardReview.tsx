@@ -14,10 +14,15 @@ import { righted } from './cardDraft';
 
 /** Props of {@link CardReview}. */
 export interface CardReviewProps {
+  /** Size of the straightened card, pixels. */
   readonly card: Pick<Gray, 'width' | 'height'>;
+  /** Address of the picture, for as long as it is shown. */
   readonly url: string;
+  /** What each place of the grid says, row by row. */
   readonly cells: readonly CheckedCell[];
+  /** Family that most of its fuses are of. */
   readonly family: FuseFamily;
+  /** Called with the place in the grid and what it says now. */
   readonly onCell: (at: number, cell: CheckedCell) => void;
 }
 

@@ -8,9 +8,13 @@ import { TARGET } from '../../../ui/tokens';
 
 /** Props of {@link CornerPull}. */
 export interface CornerPullProps {
+  /** Size of the picture, pixels. */
   readonly picture: Pick<Gray, 'width' | 'height'>;
+  /** Address of the picture, for as long as it is shown. */
   readonly url: string;
+  /** Its four corners on the picture, as shares of its width and height. */
   readonly corners: Corners;
+  /** Called while a corner is pulled. */
   readonly onCorners: (corners: Corners) => void;
 }
 

@@ -11,11 +11,17 @@ import { Words } from '../../../ui/Words';
 
 /** Props of {@link GridCheck}. */
 export interface GridCheckProps {
+  /** Size of the straightened card, pixels. */
   readonly card: Pick<Gray, 'width' | 'height'>;
+  /** Address of the picture, for as long as it is shown. */
   readonly url: string;
+  /** The lines between its cells. */
   readonly grid: CardGrid;
+  /** How the cells are arranged on the card. */
   readonly layout: CardLayout;
+  /** Called with the corrected counts. */
   readonly onCounts: (counts: { readonly rows: number; readonly columns: number }) => void;
+  /** Called with the corrected layout. */
   readonly onLayout: (layout: CardLayout) => void;
 }
 

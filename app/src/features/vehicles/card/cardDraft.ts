@@ -6,6 +6,7 @@ import type { PanelDraft } from '../drafts/panelDraft';
 
 /** A fuse of a card as it was read and, where somebody looked, put right. */
 export interface CheckedCell {
+  /** What the print reader made of it. */
   readonly cell: ReadCardCell;
   /** Somebody compared it with its picture. */
   readonly seen: boolean;

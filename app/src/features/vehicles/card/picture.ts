@@ -3,6 +3,7 @@ import { grayOf } from '@lucky-thread/core/card';
 
 /** A picture that was chosen. */
 export interface Picture {
+  /** Its brightness, pixel by pixel. */
   readonly gray: Gray;
   /** Address to show it by; given back by {@link release}. */
   readonly url: string;

@@ -28,16 +28,27 @@ interface Straightened {
 
 /** The way from a picture to a lid. */
 export interface CardWay {
+  /** Where on the way one is. */
   readonly step: CardStep;
+  /** What is wrong, in words for people; undefined when nothing is. */
   readonly problem: string | undefined;
+  /** Whether something is under way: no second one is begun meanwhile. */
   readonly busy: boolean;
+  /** Takes a picture. */
   readonly choose: (file: File) => Promise<void>;
+  /** Moves the card's corners. */
   readonly pull: (corners: Corners) => void;
+  /** Makes the card upright and finds its lines. */
   readonly straighten: () => Promise<void>;
+  /** Says how many rows and columns there are. */
   readonly count: (counts: { readonly rows: number; readonly columns: number }) => void;
+  /** Says how the cells are arranged. */
   readonly lay: (layout: CardLayout) => void;
+  /** Reads what the cells say. */
   readonly read: () => Promise<void>;
+  /** Stops the reading; what was read stays. */
   readonly stop: () => void;
+  /** Says what a cell says, by its place in the list. */
   readonly setCell: (at: number, cell: CheckedCell) => void;
   /** One step back. */
   readonly back: () => void;

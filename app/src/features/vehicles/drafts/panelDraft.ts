@@ -5,16 +5,23 @@ import { USUAL_LANDMARKS, typedPanel, writtenPanel } from '@lucky-thread/core/ve
 
 /** The slots of a fuse panel as they are being typed. */
 export interface PanelDraft {
+  /** Fuse family of most of its slots. */
   readonly family: FuseFamily;
+  /** How its slots lie. */
   readonly lie: Slot['lie'];
+  /** Room in front of its fuses. */
   readonly clearance: Slot['clearance'];
+  /** What contact a lies towards. */
   readonly landmarkA: string;
+  /** What contact b lies towards. */
   readonly landmarkB: string;
   /** Its lid, a line per row. */
   readonly text: string;
   /** The first position. */
   readonly start: string;
+  /** The corner that the list begins in. */
   readonly from: Corner;
+  /** Whether the list goes by rows or by columns. */
   readonly along: 'rows' | 'columns';
 }
 

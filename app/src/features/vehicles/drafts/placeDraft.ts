@@ -20,6 +20,7 @@ import { EMPTY_PANEL, panelDraft, panelParts, readPanel } from './panelDraft';
 
 /** Wires as they are being typed. */
 export interface WiresDraft {
+  /** The wires as they were typed, a line each. */
   readonly text: string;
   /** Name of the first. */
   readonly start: string;
@@ -29,27 +30,37 @@ export interface WiresDraft {
 
 /** A place of a model as it is being typed. */
 export interface PlaceDraft {
+  /** What kind of place it is. */
   readonly kind: PlaceKind;
   /** Its id once it is stored; before that it follows from its name. */
   readonly id: string | undefined;
   /** The version that is being changed; 0 for a new one. */
   readonly base: number;
+  /** As it stands on the screens. */
   readonly name: string;
+  /** Where it is, in a phrase. */
   readonly location: string;
+  /** Zone of the body; undefined while nobody has said it. */
   readonly zone: BodyZone | undefined;
+  /** Side of the body, as seen by the driver; undefined while nobody has said it. */
   readonly side: BodySide | undefined;
   /** How to get at it, a line per step. */
   readonly steps: string;
+  /** What one needs to get at it, as it was typed. */
   readonly tools: string;
   /** How long that takes, s. */
   readonly seconds: string;
+  /** What else is to be known of it. */
   readonly notes: string;
   /** How a connector is keyed. */
   readonly keying: string;
   /** The harness family that wires belong to. */
   readonly harness: string;
+  /** Its slots, where it is a panel. */
   readonly panel: PanelDraft;
+  /** Its wires, where it has some. */
   readonly wires: WiresDraft;
+  /** Terminals of a relay socket. */
   readonly terminals: readonly string[];
   /** Studs or bolts. */
   readonly points: string;
@@ -152,8 +163,11 @@ export function idOf(draft: Pick<PlaceDraft, 'id' | 'name'>, taken: readonly str
 
 /** What was typed of a place, as far as it can be read. */
 export interface ReadPlace {
+  /** Id that it will have in its model. */
   readonly id: string;
+  /** Its slots as they were read; undefined for other kinds. */
   readonly panel: TypedPanel | undefined;
+  /** Its wires as they were read; undefined for other kinds. */
   readonly wires: TypedWires | undefined;
   /** What is sent. */
   readonly input: PlaceInput;

@@ -16,8 +16,11 @@ import { PinnedPhoto } from './PinnedPhoto';
 
 /** Props of {@link PhotoCard}. */
 export interface PhotoCardProps {
+  /** UUID of the vehicle model. */
   readonly modelId: string;
+  /** The photo with its pins. */
   readonly photo: PhotoView;
+  /** What can be pinned on it. */
   readonly sources: readonly Source[];
 }
 

@@ -7,6 +7,7 @@ import { Words } from '../../../ui/Words';
 
 /** Props of {@link PinnedPhoto}. */
 export interface PinnedPhotoProps {
+  /** The photo with its pins. */
   readonly photo: PhotoView;
   /** Pins where they differ from those that are stored. */
   readonly pins?: readonly PhotoPinInput[];

@@ -13,7 +13,9 @@ import { Words } from '../../../ui/Words';
 
 /** Props of {@link Notes}. */
 export interface NotesProps {
+  /** The vehicle model. */
   readonly model: Pick<ModelView, 'id' | 'notes'>;
+  /** Id of the place in its model. */
   readonly placeId: string;
   /** The source that they are about; left out for the whole place. */
   readonly sourceId?: string;

@@ -19,7 +19,9 @@ import { SourceSheet } from './SourceSheet';
 
 /** Props of {@link PlacePage}. */
 export interface PlacePageProps {
+  /** UUID of the vehicle model. */
   readonly modelId: string;
+  /** Id of the place in its model. */
   readonly placeId: string;
 }
 

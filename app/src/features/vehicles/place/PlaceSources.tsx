@@ -12,8 +12,11 @@ import { sourceFacts } from './sourceFacts';
 
 /** Props of {@link PlaceSources}. */
 export interface PlaceSourcesProps {
+  /** The place whose sources are shown. */
   readonly place: Place;
+  /** Id of the one that was touched last; undefined when none was. */
   readonly touchedId: string | undefined;
+  /** Called with the id of the touched source. */
   readonly onTouch: (sourceId: string) => void;
 }
 
