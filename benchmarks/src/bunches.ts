@@ -25,13 +25,21 @@ const JOBS: readonly (readonly [name: string, signals: readonly BunchSignal[]])[
   ['locks and door', ['lock', 'unlock', 'door']],
   ['supplies alone: constant, ignition, accessory', ['constant', 'ignition', 'accessory']],
   ['every signal there is', BUNCH_SIGNALS],
+  [
+    'radio in place: constant, retained, dimmer, turn-ons',
+    ['constant', 'retained', 'dimmer', 'ampTurnOn', 'antennaTurnOn'],
+  ],
+  ['lamps: parking, low, main, dimmed', ['parkingLamps', 'lowBeam', 'highBeam', 'dimmer']],
 ];
+/** Signals that only a dash with its radio in place has. */
+const OF_A_DASH: readonly BunchSignal[] = ['retained', 'lowBeam', 'highBeam', 'ampTurnOn'];
 
 /** How often signals are found or rightly said not there, with what work, by both generators. */
 export function bunchesBenchmark(): void {
   for (const [name, signals] of JOBS) {
-    reportOn(`${name}, our own bunches`, signals, generateBunch);
-    reportOn(`${name}, by other assumptions`, signals, bunchElsewhere);
+    const dash = signals.some((signal) => OF_A_DASH.includes(signal));
+    reportOn(`${name}, our own bunches`, signals, (seed) => generateBunch(seed, dash));
+    reportOn(`${name}, by other assumptions`, signals, (seed) => bunchElsewhere(seed, dash));
   }
 }
 

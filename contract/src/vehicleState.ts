@@ -88,6 +88,21 @@ export class VehicleStateInput implements VehicleState {
   @IsBoolean()
   rolling?: boolean;
 
+  /** Main beam on. */
+  @Optional()
+  @IsBoolean()
+  highBeam?: boolean;
+
+  /** The car's own radio plays the tuner. */
+  @Optional()
+  @IsBoolean()
+  tuner?: boolean;
+
+  /** The car's own radio plays anything but the tuner. */
+  @Optional()
+  @IsBoolean()
+  otherSource?: boolean;
+
   /** Minutes since the key went off. */
   @Optional()
   @IsNumber({ allowNaN: false, allowInfinity: false })

@@ -43,6 +43,9 @@ const TOGGLE_WORDS: Record<StateToggle, readonly [label: string, off: string, on
   horn: ['Horn', 'released', 'pressed'],
   wiper: ['Wiper', 'off', 'on'],
   rolling: ['Wheel', 'stands', 'turned'],
+  highBeam: ['Main beam', 'off', 'on'],
+  tuner: ['Radio: tuner', 'not', 'plays'],
+  otherSource: ['Radio: other', 'not', 'plays'],
 };
 const LOCKS: readonly { readonly value: LockSwitch; readonly label: string }[] = [
   { value: 'rest', label: 'Lock switch at rest' },

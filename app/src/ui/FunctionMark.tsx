@@ -15,6 +15,7 @@ const DRAWN: Partial<Record<CircuitFunction, string>> = {
   ground: 'M0 5H6 M1.5 2.5H4.5',
   dimmedIllumination: 'M0 1H6 M0 4H3',
   lowBeam: 'M0 1H6 M0 3H6 M0 5H6',
+  highBeam: 'M0 1H6 M0 3H6 M0 5H6 M3 0V6',
   stopLamp: 'M1 0V6 M3 0V6 M5 0V6',
   reverse: 'M0 0L6 6',
   turnHazard: 'M0 3L3 0L6 3L3 6Z',

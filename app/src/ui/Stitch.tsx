@@ -40,6 +40,9 @@ const PLACE_LETTERS: Record<StitchPlace, string> = {
   horn: 'horn',
   wiper: 'wipe',
   rolling: 'roll',
+  highBeam: 'main',
+  tuner: 'tune',
+  otherSource: 'src',
   everything: 'all',
 };
 /** Height of the line as a share of one step. */

@@ -14,9 +14,22 @@ it.each([
   ['parkingBrakeSwitch', TAKES_GROUND, 'itself'],
   ['stopLamp', TAKES_GROUND, 'relays'],
   ['lamps', { direction: 'out', polarity: 'set' }, 'setting'],
+  ['amplifierTurnOn', { direction: 'out', polarity: 'plus' }, 'itself'],
+  ['antennaTurnOn', { direction: 'out', polarity: 'plus' }, 'itself'],
+  ['highBeam', { direction: 'in', polarity: 'plus' }, 'itself'],
+  ['highBeam', TAKES_GROUND, 'relays'],
+  ['dimmedIllumination', { direction: 'in', polarity: 'plus' }, 'itself'],
   ['tachPulse', { direction: 'in', polarity: 'plus' }, 'itself'],
 ] as const)('%s is joined by %o', (name, lead, by) => {
   expect(joinSignal(lead, { function: name })?.by).toBe(by);
+});
+
+it('says of dimmed illumination what may hang on it', () => {
+  const joint = joinSignal(
+    { direction: 'in', polarity: 'plus' },
+    { function: 'dimmedIllumination' },
+  );
+  expect(joint?.because).toMatch(/pulses.*nothing that draws current/);
 });
 
 it('cuts the leads of a lock motor, and what it draws then works', () => {

@@ -24,6 +24,10 @@ const WORKED_BY: Partial<Record<CircuitFunction, 'plus' | 'ground'>> = {
   stopLamp: 'plus',
   reverse: 'plus',
   starter: 'plus',
+  lowBeam: 'plus',
+  highBeam: 'plus',
+  amplifierTurnOn: 'plus',
+  antennaTurnOn: 'plus',
   wiper: 'plus',
   turnHazard: 'plus',
   parkingBrakeSwitch: 'ground',
@@ -48,6 +52,12 @@ export function joinSignal(
     };
   if (wire.function === 'lockMultiplex') return ladderJoint(lead);
   if (wire.function === 'lockReversing') return motorJoint(lead);
+  if (wire.function === 'dimmedIllumination')
+    return {
+      by: 'itself',
+      because:
+        'Dimmed by lowering or by pulses: only to an input that is made for either, and nothing that draws current.',
+    };
   const worked = wire.worked ?? WORKED_BY[wire.function];
   if (worked === undefined)
     return wire.function === 'speedPulse' || wire.function === 'tachPulse'

@@ -41,6 +41,7 @@ export interface PromisedFeed {
 const LIVE_IN: Record<Exclude<NeedRole, TriggerRole>, readonly StitchPlace[]> = {
   constant: ['off', 'run', 'asleep'],
   switched: ['run'],
+  retained: ['run', 'justOff'],
   illumination: ['lamps'],
   reverse: ['reverse'],
   brake: ['brake'],
@@ -49,6 +50,7 @@ const LIVE_IN: Record<Exclude<NeedRole, TriggerRole>, readonly StitchPlace[]> = 
 const DEAD_IN: Record<Exclude<NeedRole, TriggerRole>, readonly StitchPlace[]> = {
   constant: [],
   switched: ['off'],
+  retained: ['off'],
   // Dark in run: what is live with the key on lights up by day as well.
   illumination: ['run', 'off'],
   reverse: ['run', 'off'],
@@ -70,7 +72,8 @@ function livePlaces(feed: PromisedFeed, of: CircuitFunction | undefined): readon
 function deadPlaces(feed: PromisedFeed): readonly StitchPlace[] {
   const { role } = feed;
   if (isTrigger(role)) return placesOfTrigger(role).atRest;
-  return role === 'switched' && feed.mayStayLiveAwake === true ? ['asleep'] : DEAD_IN[role];
+  const goesByKey = role === 'switched' || role === 'retained';
+  return goesByKey && feed.mayStayLiveAwake === true ? ['asleep'] : DEAD_IN[role];
 }
 
 /**

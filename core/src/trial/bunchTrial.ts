@@ -37,6 +37,12 @@ const ASKED: Record<BunchSignal, Omit<Need, 'id'>> = {
   wiper: { role: 'wiper' },
   speed: { role: 'speed' },
   tach: { role: 'tach' },
+  retained: { role: 'retained' },
+  dimmer: { role: 'dimmer' },
+  lowBeam: { role: 'lowBeam' },
+  highBeam: { role: 'highBeam' },
+  ampTurnOn: { role: 'ampTurnOn' },
+  antennaTurnOn: { role: 'antennaTurnOn' },
 };
 
 /** What a search came to. */
@@ -110,6 +116,7 @@ const BY_HAND: Partial<Record<BunchSignal, readonly StitchPlace[]>> = {
   constant: ['off', 'asleep'],
   ignition: ['off', 'run', 'crank'],
   accessory: ['off', 'acc', 'run'],
+  retained: ['off', 'run', 'justOff'],
   starter: ['run', 'crank'],
   brake: ['off', 'brake'],
   reverse: ['run', 'reverse'],

@@ -1,7 +1,8 @@
 import type { BunchSignal } from '../bench';
-import { LOCK_KINDS, benchCar, generateBunch } from '../bench';
-import { WORK_SECONDS, advise, changeSeconds } from '../identify';
+import { LOCK_KINDS, benchCar, bunchElsewhere, generateBunch } from '../bench';
+import { WORK_SECONDS, advise, changeSeconds, soughtBy } from '../identify';
 import type { ProbeSource, Reading } from '../identify';
+import type { StitchPlace } from '../vehicle';
 import { PARKED, placeOf, stateAt } from '../vehicle';
 import { lockKindFound, needsFor, scoreBunch, searchSignals, secondsByHand } from './bunchTrial';
 
@@ -33,6 +34,91 @@ it.each([
       seed,
       { needs: signals.length, right: signals.length, wrong: 0, missed: 0 },
     ]);
+});
+
+/** Ways of telling a dash's wires apart: common practice. Blue is live on radio only, blue and white on every source. */
+const DASH: readonly BunchSignal[] = [
+  ...(['constant', 'retained', 'dimmer', 'ampTurnOn', 'antennaTurnOn'] as const),
+  ...(['lowBeam', 'highBeam'] as const),
+];
+
+it.each([
+  ['our own', generateBunch],
+  ['other', bunchElsewhere],
+])(
+  'tells what the radio wakes, what the lamps feed and what outlasts the key, by %s cars',
+  (...of) => {
+    const [, generator] = of;
+    const places = new Set<string>();
+    for (const seed of SEEDS) {
+      const bunch = generator(seed, true);
+      const search = searchSignals(bunch, needsFor(DASH), { seed });
+      expect([seed, scoreBunch(bunch, DASH, search)]).toEqual([
+        seed,
+        { needs: DASH.length, right: DASH.length, wrong: 0, missed: 0 },
+      ]);
+      for (const visit of search.visits) places.add(visit.place);
+    }
+    expect([...places]).toEqual(
+      expect.arrayContaining(['tuner', 'otherSource', 'highBeam', 'dimmed']),
+    );
+  },
+);
+
+it('sends nobody to radio, main beam or wheel for other leads', () => {
+  const elsewhere = ['tuner', 'otherSource', 'highBeam', 'rolling'];
+  const visited = starters.flatMap(({ search }) => search.visits.map(({ place }) => place));
+  expect(visited.filter((place) => elsewhere.includes(place))).toEqual([]);
+});
+
+describe('what the radio drives', () => {
+  const advice = (readings: readonly (readonly [StitchPlace, number])[]) =>
+    advise({
+      sources: [
+        {
+          ...{
+            kind: 'wire',
+            id: 'W',
+            name: 'blue',
+            legend: undefined,
+            fitted: true,
+            tappable: true,
+          },
+          ...{
+            logged: undefined,
+            sought: soughtBy([{ role: 'ampTurnOn' }, { role: 'antennaTurnOn' }]),
+          },
+        },
+      ],
+      readings: readings.map(([place, volts]) => ({
+        ...{ id: place, sourceId: 'W', contact: undefined, state: stateAt(place) },
+        value: { kind: 'volts', volts },
+      })),
+      state: PARKED,
+      needs: [
+        { id: 'amp', role: 'ampTurnOn' },
+        { id: 'antenna', role: 'antennaTurnOn' },
+      ],
+    });
+
+  // Common practice: an antenna's feed is live on the radio only, an amplifier's turn-on on every source.
+  it.each([
+    ['live on every source', 12.3, 12.3, 'amplifierTurnOn'],
+    ['live on the tuner only', 12.3, 0.02, 'antennaTurnOn'],
+  ] as const)('is told by its source: %s', (_, tuner, otherSource, name) => {
+    const found = advice([
+      ['run', 0.02],
+      ['tuner', tuner],
+      ['otherSource', otherSource],
+    ]);
+    expect(found.verdicts[0]).toMatchObject({ leading: name, status: 'resolved' });
+  });
+
+  it('is asked for with the radio off first: it often comes on with the key', () => {
+    const { next } = advice([]);
+    const said = next.kind === 'visit' ? next.instruction : '';
+    expect(said).toMatch(/radio/);
+  });
 });
 
 it('tells every kind of lock', () => {
@@ -72,7 +158,8 @@ it('asks for fewer touches while cranking where nobody helps', () => {
   const alone = searched(STARTER, true, [2, 3, 4]);
   expect(cranked(alone)).toBeLessThan(cranked(starters.slice(1, 4)));
   // Alone, every wire is clipped on and cranked for by itself.
-  const each = WORK_SECONDS.crank + WORK_SECONDS.probe;
+  // A probe that sits on the wire already only reads on.
+  const each = WORK_SECONDS.crank + WORK_SECONDS.still;
   for (const { place, sourceIds, seconds } of alone.flatMap(({ search }) => search.visits))
     if (place === 'crank') expect(seconds).toBeGreaterThanOrEqual(each * sourceIds.length);
 });

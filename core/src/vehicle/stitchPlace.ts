@@ -28,6 +28,9 @@ export const STITCH_PLACES = [
   'horn',
   'wiper',
   'rolling',
+  'highBeam',
+  'tuner',
+  'otherSource',
   'everything',
 ] as const;
 /** One place on a stitch. */
@@ -67,6 +70,8 @@ const ACTIONS = [
   'hood',
   'parkingBrake',
 ] as const satisfies readonly StateToggle[];
+/** The same for what changes next to nothing else: it never makes "everything at once". */
+const ALONE = ['highBeam', 'tuner', 'otherSource'] as const satisfies readonly StateToggle[];
 /** With so many actions at once a state tells of none of them alone. */
 const SEVERAL = 3;
 
@@ -74,11 +79,14 @@ function actionOf(state: VehicleState): StitchPlace | undefined {
   if (ACTIONS.filter((which) => state[which] === true).length >= SEVERAL) return 'everything';
   if (state.hazard === true) return 'hazard';
   if (state.lockSwitch === 'lock' || state.lockSwitch === 'unlock') return state.lockSwitch;
-  return ACTIONS.find((which) => state[which] === true);
+  return [...ACTIONS, ...ALONE].find((which) => state[which] === true);
 }
 
 /** Toggles that stand at the end of an id. */
-const LATER_TOGGLES = ['hood', 'turnLeft', 'turnRight', 'horn', 'wiper', 'rolling'] as const;
+const LATER_TOGGLES = [
+  ...(['hood', 'turnLeft', 'turnRight', 'horn', 'wiper', 'rolling'] as const),
+  ...ALONE,
+] as const;
 
 /**
  * Two states with the same id are the same to every circuit in the model. The door counts through retained power and
@@ -149,6 +157,9 @@ export const PLACE_WORDS: Record<StitchPlace, string> = {
   horn: 'horn pressed',
   wiper: 'wiper on',
   rolling: 'wheel turned by hand',
+  highBeam: 'main beam on',
+  tuner: 'radio on the tuner',
+  otherSource: 'radio on another source',
   everything: 'everything on at once',
 };
 
@@ -172,7 +183,11 @@ export function stateAt(place: StitchPlace): VehicleState {
     case 'turnRight':
     case 'wiper':
     case 'rolling':
+    case 'tuner':
+    case 'otherSource':
       return { ...nextState(PARKED, { kind: 'key', to: 'run' }), [place]: true };
+    case 'highBeam':
+      return { ...nextState(PARKED, { kind: 'key', to: 'run' }), lamps: true, highBeam: true };
     case 'brake':
     case 'parkingBrake':
     case 'hazard':

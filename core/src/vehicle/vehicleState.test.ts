@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { StateChange } from './vehicleState';
+import type { StateChange, StateToggle, VehicleState } from './vehicleState';
 import { KEY_POSITIONS, PARKED, nextState } from './vehicleState';
 import { STITCH_PLACES, describeState, placeOf, stateAt, stateId } from './stitchPlace';
 
@@ -47,6 +47,17 @@ describe('nextState', () => {
       }),
     );
   });
+});
+
+it('lets a radio play one thing at a time, and never takes it for everything at once', () => {
+  const on = (state: VehicleState, which: StateToggle): VehicleState =>
+    nextState(state, { kind: 'toggle', which, to: true });
+  const playing = on(on(stateAt('run'), 'tuner'), 'otherSource');
+  expect([playing.tuner, playing.otherSource]).toEqual([false, true]);
+  expect(placeOf(playing)).toBe('otherSource');
+  expect(describeState(playing)).toBe('key at run, radio on another source');
+  const busy = on(on(playing, 'brake'), 'hood');
+  expect(placeOf(busy)).toBe('brake');
 });
 
 it.each(STITCH_PLACES)('reaches the place %s', (place) => {

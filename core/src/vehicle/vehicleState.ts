@@ -42,6 +42,12 @@ export interface VehicleState {
   readonly wiper?: boolean;
   /** A driven wheel is turned by hand, lifted off the ground; left out: the wheels stand. */
   readonly rolling?: boolean;
+  /** Main beam on, or flashed; left out: not. */
+  readonly highBeam?: boolean;
+  /** The car's own radio plays the tuner; left out: it does not. */
+  readonly tuner?: boolean;
+  /** The car's own radio plays anything but the tuner; left out: it does not. */
+  readonly otherSource?: boolean;
   /** Minutes since the key went off, awake or asleep; left out: just gone off, or not known. */
   readonly minutesSinceKeyOff?: number;
 }
@@ -61,9 +67,15 @@ export const TOGGLES = [
   'horn',
   'wiper',
   'rolling',
+  'highBeam',
+  'tuner',
+  'otherSource',
 ] as const;
 /** One of them. */
 export type StateToggle = (typeof TOGGLES)[number];
+
+/** What a radio may play. */
+const PLAYS: readonly StateToggle[] = ['tuner', 'otherSource'];
 
 /** One thing an installer can do to the car's state. */
 export type StateChange =
@@ -106,7 +118,13 @@ export function nextState(state: VehicleState, change: StateChange): VehicleStat
           state.key === 'off' && (state.doorOpenedSinceKeyOff || change.to === 'open'),
       };
     case 'toggle':
-      return { ...state, [change.which]: change.to, asleep: state.asleep && !change.to };
+      return {
+        ...state,
+        // One radio plays one thing at a time.
+        ...(change.to && PLAYS.includes(change.which) ? { tuner: false, otherSource: false } : {}),
+        [change.which]: change.to,
+        asleep: state.asleep && !change.to,
+      };
     case 'lock':
       return { ...state, lockSwitch: change.to, asleep: state.asleep && change.to === 'rest' };
     case 'wait':

@@ -18,4 +18,28 @@ export const SCREEN_OPTIONS: Options = [
     says: 'An added wire from an ignition slot, with a fuse of its own, wakes it instead.',
   },
   { id: 'noCamera', name: 'No reversing camera', says: 'The reverse lead is capped.' },
+  {
+    ...{ id: 'factoryAmp', name: 'The car has an amplifier of its own' },
+    says: 'Find its turn-on wire while the old radio still plays; its inputs want the level that the maker’s diagram gives.',
+  },
+  {
+    ...{ id: 'activeAntenna', name: 'The antenna has an amplifier or a mast' },
+    says: 'Without its feed the radio hears next to nothing.',
+  },
+  {
+    ...{ id: 'steeringRemote', name: 'The buttons on the wheel stay in use' },
+    says: 'By an interface made for the car: a ladder of resistors, or data. Never past the clock spring of the airbag.',
+  },
+  {
+    ...{ id: 'networkMode', name: 'Each output drives tweeter or woofer alone' },
+    says: 'Set the network mode before the speakers are joined, passive crossovers taken out: full range burns a tweeter.',
+  },
+];
+
+/** What decides over the leads of an amplifier. */
+export const AMPLIFIER_OPTIONS: Options = [
+  {
+    ...{ id: 'ownRadio', name: 'The car’s own radio stays' },
+    says: 'Its turn-on wire wakes the amplifier; the sound comes from the speaker leads, at the level that the inputs take.',
+  },
 ];

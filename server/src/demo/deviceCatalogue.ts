@@ -1,6 +1,6 @@
 import type { CatalogueEntry } from './catalogueEntry';
 import { entry, signal, withOptions, withSetUp } from './catalogueEntry';
-import { SCREEN_OPTIONS, STARTER_OPTIONS } from './catalogueOptions';
+import { AMPLIFIER_OPTIONS, SCREEN_OPTIONS, STARTER_OPTIONS } from './catalogueOptions';
 
 /** Devices that every shop fits. Lead colours hold within each kit's own harness only. */
 export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
@@ -192,6 +192,14 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
         signal('parkingBrake', 'Parking brake', 'parkingBrake', {
           ...{ leadColour: 'light green', polarity: 'ground' },
         }),
+        signal('turnOn', 'Amplifier turn-on', 'ampTurnOn', {
+          ...{ leadColour: 'blue/white', polarity: 'plus', direction: 'out', currentA: 0.1 },
+          onlyWith: 'factoryAmp',
+        }),
+        signal('antenna', 'Antenna feed', 'antennaTurnOn', {
+          ...{ leadColour: 'blue', polarity: 'plus', direction: 'out', currentA: 0.15 },
+          onlyWith: 'activeAntenna',
+        }),
       ],
     ),
   ),
@@ -209,17 +217,24 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
       signal('door', 'Door switch', 'door', { polarity: 'set', optional: true }),
     ],
   ),
-  entry(
-    'Amplifier',
-    'Its main lead comes from the battery through its own fuse; the radio’s turn-on lead wakes it.',
-    undefined,
-    [
-      { id: 'main', name: 'Main feed', role: 'constant', currentA: 40, leadColour: 'red' },
-      {
-        ...{ id: 'turnOn', name: 'Turn-on', role: 'switched', currentA: 0.1 },
-        ...{ liveInAcc: true, leadColour: 'blue/white' },
-      },
-    ],
+  withOptions(
+    AMPLIFIER_OPTIONS,
+    entry(
+      'Amplifier',
+      'Its main lead comes from the battery through its own fuse; the radio’s turn-on lead wakes it.',
+      undefined,
+      [
+        { id: 'main', name: 'Main feed', role: 'constant', currentA: 40, leadColour: 'red' },
+        {
+          ...{ id: 'turnOn', name: 'Turn-on', role: 'switched', currentA: 0.1 },
+          ...{ liveInAcc: true, leadColour: 'blue/white', onlyWithout: 'ownRadio' },
+        },
+        signal('turnOnWire', 'Turn-on from the radio', 'ampTurnOn', {
+          ...{ leadColour: 'blue/white', polarity: 'plus', optional: true, onlyWith: 'ownRadio' },
+          leftOff: 'Wake it by sound at its speaker inputs, or from accessory.',
+        }),
+      ],
+    ),
   ),
   entry(
     'Alarm with sensors',

@@ -18,7 +18,7 @@ const LONGEST_S = 7200;
 /** How long each switched lead stays live after the key: begun as the key goes off, ended as it goes dead, kept on the job. */
 export function DropOffTimes({ job, onNote }: ClosingProps) {
   const switched = job.device.feeds.filter(
-    ({ role, direction }) => role === 'switched' && direction !== 'out',
+    ({ role, direction }) => (role === 'switched' || role === 'retained') && direction !== 'out',
   );
   if (switched.length === 0) return null;
   return (

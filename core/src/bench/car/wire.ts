@@ -76,7 +76,11 @@ export type SwitchedBy =
   | 'horn'
   | 'lamps'
   | 'turnLeft'
-  | 'turnRight';
+  | 'turnRight'
+  | 'highBeam'
+  | 'tuner'
+  /** The car's own radio, whatever it plays. */
+  | 'radio';
 
 /** What may pull a switch wire up. */
 export type PullUp = 'battery' | 'key' | 'module5' | 'module8' | 'nothing' | 'strokes';
@@ -105,6 +109,10 @@ export function switchClosed(by: SwitchedBy, state: VehicleState): boolean {
       return state.lockSwitch === by;
     case 'lamps':
       return state.lamps;
+    case 'highBeam':
+      return state.highBeam === true && (state.key === 'run' || state.key === 'engine');
+    case 'radio':
+      return state.tuner === true || state.otherSource === true;
     default:
       return state[by] === true;
   }

@@ -24,8 +24,10 @@ const SHARES: readonly (readonly [BunchSignal, number])[] = [
  * A bunch by other assumptions than `generateBunch`: lock kinds in equal shares by chance, ladders of any ohms on 5, 8 or 12 V,
  * switches that open when worked, pull-ups that come in strokes or through lamps, poor grounds, tired batteries, two
  * ignition wires, LED loads, more wires in the way. For reporting only: nothing is tuned on it.
+ *
+ * @param dash with the wires of a dash as well, whose radio is in place
  */
-export function bunchElsewhere(seed: number): GeneratedBunch {
+export function bunchElsewhere(seed: number, dash = false): GeneratedBunch {
   const random = seededRandom(seed * 7561 + 401);
   const lockKind = pick(LOCK_KINDS, random);
   const drawn: DrawnWire[] = [
@@ -36,6 +38,7 @@ export function bunchElsewhere(seed: number): GeneratedBunch {
       behind: behindOf(signal, random),
     })),
     ...inTheWay(random),
+    ...(dash ? ofTheDash(seededRandom(seed * 4421 + 7)) : []),
   ];
   return bunchFrom(drawn, {
     random,
@@ -67,8 +70,45 @@ function supplies(random: () => number): DrawnWire[] {
     // Live at run and held through cranking: whoever asks for that is served by it.
     ...some(0.15, { carries: ['ignition', 'accessory'], behind: fed('accessoryContactHeld') }),
     ...some(0.25, { carries: [], behind: fed('batterySaver') }),
-    ...some(0.25, { carries: ['accessory'], behind: fed('retainedPower') }),
+    ...some(0.25, { carries: ['accessory', 'retained'], behind: fed('retainedPower') }),
     ...some(0.9, { carries: [], behind: { is: 'ground', ohm: 0.03 + 1.2 * random() ** 3 } }),
+  ];
+}
+
+/** Some antennas are fed whatever the radio plays: such a wire wakes an amplifier as well. Lamps may be bulbs or LEDs. */
+function ofTheDash(random: () => number): DrawnWire[] {
+  const some = (share: number, one: DrawnWire): DrawnWire[] => (random() < share ? [one] : []);
+  const lamp = (): number => 2 + 400 * random() ** 3;
+  return [
+    ...some(0.5, {
+      carries: ['accessory', 'retained'],
+      behind: { is: 'feed', supply: 'retainedPower', loadOhm: 20 + 300 * random() },
+    }),
+    ...some(0.55, {
+      carries: ['lowBeam'],
+      behind: { is: 'feed', supply: 'lowBeamSwitch', loadOhm: lamp() },
+    }),
+    ...some(0.6, {
+      carries: ['highBeam'],
+      behind: { is: 'switchToPlus', by: 'highBeam', loadOhm: lamp() },
+    }),
+    ...some(0.6, {
+      carries: ['ampTurnOn'],
+      behind: { is: 'switchToPlus', by: 'radio', loadOhm: 800 + 2e4 * random() },
+    }),
+    ...(random() < 0.3
+      ? some(0.6, {
+          carries: ['ampTurnOn'],
+          behind: { is: 'switchToPlus', by: 'radio', loadOhm: 60 + 300 * random() },
+        })
+      : some(0.6, {
+          carries: ['antennaTurnOn'],
+          behind: { is: 'switchToPlus', by: 'tuner', loadOhm: 60 + 300 * random() },
+        })),
+    ...some(0.6, {
+      carries: ['dimmer'],
+      behind: { is: 'illumination', bulbW: 1 + 12 * random(), pulsed: true },
+    }),
   ];
 }
 

@@ -29,6 +29,12 @@ export const BUNCH_SIGNALS = [
   'wiper',
   'speed',
   'tach',
+  'retained',
+  'dimmer',
+  'lowBeam',
+  'highBeam',
+  'ampTurnOn',
+  'antennaTurnOn',
 ] as const;
 /** One of them. */
 export type BunchSignal = (typeof BUNCH_SIGNALS)[number];
@@ -79,8 +85,25 @@ export function bunchFrom(
 /** Chance that a signal has a wire in the bunch at all. */
 const THERE = 0.8;
 
-/** A bunch at column and kick panel with the signals that starters, locks and screens ask for. For tuning. */
-export function generateBunch(seed: number): GeneratedBunch {
+/** Wires of a dash with its radio in place: lamps, what the radio wakes, what outlasts the key. */
+function dashWires(random: () => number): DrawnWire[] {
+  const all: DrawnWire[] = [
+    { carries: ['retained'], behind: feed('retainedPower', 30) },
+    { carries: ['dimmer'], behind: { is: 'illumination', bulbW: 8, pulsed: true } },
+    { carries: ['lowBeam'], behind: feed('lowBeamSwitch', 3) },
+    { carries: ['highBeam'], behind: { is: 'switchToPlus', by: 'highBeam', loadOhm: 3 } },
+    { carries: ['ampTurnOn'], behind: { is: 'switchToPlus', by: 'radio', loadOhm: 4700 } },
+    { carries: ['antennaTurnOn'], behind: { is: 'switchToPlus', by: 'tuner', loadOhm: 150 } },
+  ];
+  return all.filter(() => random() < THERE);
+}
+
+/**
+ * A bunch at column and kick panel with the signals that starters, locks and screens ask for. For tuning.
+ *
+ * @param dash with the wires of a dash as well, whose radio is in place
+ */
+export function generateBunch(seed: number, dash = false): GeneratedBunch {
   const random = seededRandom(seed * 977 + 13);
   const lockKind = LOCK_KINDS[seed % LOCK_KINDS.length] ?? 'negative';
   const there = (): boolean => random() < THERE;
@@ -121,6 +144,7 @@ export function generateBunch(seed: number): GeneratedBunch {
       carries: ['tach'],
       behind: { is: 'pulses', by: 'engine', highV: 12, rest: 'low' },
     });
+  if (dash) drawn.push(...dashWires(seededRandom(seed * 613 + 29)));
   return bunchFrom(drawn, {
     random,
     lockKind,
@@ -185,7 +209,8 @@ function lockWire(
 
 /** Bulbs on the light switch hang on the same circuit as the parking lamps, unless a dimmer pulses them. */
 export function carriedAsWell(behind: BenchWireKind): readonly BunchSignal[] {
-  return behind.is === 'illumination' && !behind.pulsed ? ['parkingLamps'] : [];
+  if (behind.is !== 'illumination') return [];
+  return behind.pulsed ? ['dimmer'] : ['parkingLamps'];
 }
 
 /** Wires that carry nothing of what is searched for. */

@@ -22,6 +22,9 @@ export type { Hypothesis } from './hypothesis';
 /** The variant of a speaker lead that an amplifier drives. */
 export const FROM_AMPLIFIER = 'from an amplifier';
 
+/** The variant of a turn-on wire whose radio is in place. */
+export const DRIVEN = 'driven by the radio';
+
 /**
  * Every function as its variants. Which states are live follows DIN 72552 for 15, 15R, 30, 31, 50, 54, 56b, 58 and
  * 58d; the shares of the variants are common practice (accessory usually drops while cranking).
@@ -106,8 +109,28 @@ export const HYPOTHESES: readonly Hypothesis[] = [
     ],
     0.6,
   ),
-  ...wire('amplifierTurnOn', [['input', 1, () => 'dead']], 0.35),
-  ...wire('antennaTurnOn', [['input', 1, () => 'dead']], 0.2),
+  ...wire(
+    'highBeam',
+    [['with the lever', 1, live((state) => running(state) && state.highBeam === true)]],
+    BULBS,
+  ),
+  // Without its radio, as in a cut plug, either is an input that nothing drives.
+  ...wire(
+    'amplifierTurnOn',
+    [
+      ['input', 0.5, () => 'dead'],
+      [DRIVEN, 0.5, live((state) => state.tuner === true || state.otherSource === true)],
+    ],
+    0.35,
+  ),
+  ...wire(
+    'antennaTurnOn',
+    [
+      ['input', 0.5, () => 'dead'],
+      [DRIVEN, 0.5, live((state) => state.tuner === true)],
+    ],
+    0.2,
+  ),
   ...wire('dataBus', [
     ['pair', 0.85, (state) => (state.asleep ? 'dead' : 'bus')],
     ['single wire', 0.15, (state) => (state.asleep ? 'dead' : 'pulse')],

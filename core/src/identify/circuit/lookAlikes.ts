@@ -24,6 +24,10 @@ export const LOOK_ALIKES: Record<CircuitFunction, readonly LookAlike[]> = {
     { place: 'run', separates: ['ignitionRun'] },
     { place: 'off', separates: ['constant'] },
   ],
+  highBeam: [
+    { place: 'highBeam', separates: ['spare'] },
+    { place: 'lamps', separates: ['lamps', 'lowBeam'] },
+  ],
   stopLamp: [
     { place: 'brake', separates: ['spare'] },
     // The pedal may have been pressed with the key at run, where more is live than with it off.
@@ -50,8 +54,12 @@ export const LOOK_ALIKES: Record<CircuitFunction, readonly LookAlike[]> = {
   lockReversing: lockWire(),
   lockMultiplex: lockWire(),
   speaker: [{ place: 'run', separates: ['dataBus', 'sensor'] }],
-  amplifierTurnOn: [],
-  antennaTurnOn: [],
+  amplifierTurnOn: switched('otherSource'),
+  antennaTurnOn: [
+    { place: 'tuner', separates: ['spare', 'ground'] },
+    { place: 'otherSource', separates: ['amplifierTurnOn'] },
+    { place: 'run', separates: ['constant'] },
+  ],
   dataBus: [{ place: 'asleep', separates: ['sensor'] }],
   sensor: [{ place: 'off', separates: ['dataBus'] }],
   constant: [

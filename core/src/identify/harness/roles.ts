@@ -33,6 +33,7 @@ export const ROLE_OF: Record<CircuitFunction, WireRole> = {
   lamps: 'lamps',
   dimmedIllumination: 'lamps',
   lowBeam: 'lamps',
+  highBeam: 'leftOver',
   stopLamp: 'leftOver',
   reverse: 'leftOver',
   turnHazard: 'leftOver',

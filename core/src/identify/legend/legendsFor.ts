@@ -6,6 +6,7 @@ import { LEXICON } from './lexicon';
 const SERVING: Partial<Record<NeedRole, readonly CircuitFunction[]>> = {
   constant: ['constant'],
   switched: ['accessory', 'retainedAccessory', 'ignitionRun', 'ignitionRunCrank'],
+  retained: ['retainedAccessory'],
   illumination: ['lamps'],
   reverse: ['reverse'],
   brake: ['stopLamp'],

@@ -13,6 +13,7 @@ import { VISIT_ORDER } from '../visit/workCosts';
 
 const CONSTANT: Need = { id: 'c', role: 'constant' };
 const SWITCHED: Need = { id: 's', role: 'switched' };
+const RETAINED: Need = { id: 'r', role: 'retained' };
 const ILLUMINATION: Need = { id: 'i', role: 'illumination' };
 
 function certain(of: CircuitFunction): Belief {
@@ -63,6 +64,10 @@ describe('what meets a need', () => {
     ['timedConstant', SWITCHED, false],
     ['starter', SWITCHED, false],
     ['lamps', SWITCHED, false],
+    ['accessory', RETAINED, false],
+    ['ignitionRun', RETAINED, false],
+    ['constant', RETAINED, false],
+    ['timedConstant', RETAINED, false],
     ['lamps', ILLUMINATION, true],
     ['constant', ILLUMINATION, false],
   ] as const)('%s for a need of that role', (name, need, meets) => {
@@ -87,6 +92,12 @@ describe('what meets a need', () => {
       const lenient = { ...SWITCHED, mayStayLiveAwake: true };
       expect(meetsProbability(lenient, posterior(certain(name), []))).toBeCloseTo(1, 6);
     }
+  });
+
+  it('takes a retained feed by what a door ends, and one that a timer ends where that is allowed', () => {
+    const held = posterior(certain('retainedAccessory'), []);
+    expect(meetsProbability(RETAINED, held)).toBeCloseTo(0.9, 6);
+    expect(meetsProbability({ ...RETAINED, mayStayLiveAwake: true }, held)).toBeCloseTo(1, 6);
   });
 
   it('leaves open whether an accessory holds while cranking until cranking is read', () => {

@@ -20,6 +20,7 @@ import { HYPOTHESES, LEVEL_ROWS, UNKNOWN_LEVELS, isLive } from '../circuit/hypot
 export const NEED_ROLES = [
   'constant',
   'switched',
+  'retained',
   'illumination',
   'reverse',
   'brake',
@@ -40,7 +41,7 @@ export interface Need {
   readonly liveInAcc?: boolean;
   /** Must drop within seconds of key-off although no door opens. */
   readonly dropsWithoutDoor?: boolean;
-  /** A switched feed that may stay live while the car is awake, as long as it drops before sleep. */
+  /** A switched or retained feed that may stay live while the car is awake, as long as it drops before sleep. */
   readonly mayStayLiveAwake?: boolean;
   /** Sources that can't serve it whatever their function, such as a slot too small for the load. */
   readonly excluded?: readonly string[];
@@ -84,6 +85,12 @@ function roleRequirements({ role, ...need }: Need): Requirement[] {
       return need.mayStayLiveAwake === true
         ? [live('run'), live('engine'), dead('asleep')]
         : [live('run'), live('engine'), dead('off'), dead('asleep')];
+    case 'retained':
+      return [
+        ...[live('run'), live('engine'), live('justOff')],
+        ...(need.mayStayLiveAwake === true ? [] : [dead('off')]),
+        dead('asleep'),
+      ];
     case 'illumination':
       return [{ place: 'lamps', state: RUN_WITH_LAMPS, want: 'live' }, dead('run'), dead('off')];
     case 'reverse':
@@ -105,6 +112,7 @@ export function mustSeeOf(need: Need): readonly StitchPlace[] {
   const places: StitchPlace[] = [MUST_SEE[role]];
   if (need.role === 'switched' && need.mayStayLiveAwake === true) places[0] = 'asleep';
   if (need.role === 'switched' && need.holdsCranking === true) places.push('crank');
+  if (need.role === 'retained') places.push(need.mayStayLiveAwake === true ? 'asleep' : 'off');
   if (isSignal(need)) places.push(SIGNAL_REST[need.role as SignalRole]);
   if (need.liveInAcc === true) places.push('acc');
   if (need.dropsWithoutDoor === true) places.push('justOff');
@@ -146,6 +154,7 @@ export function isSignal({ role }: Pick<Need, 'role'>): boolean {
 const MUST_SEE: Record<Exclude<NeedRole, TriggerRole>, StitchPlace> = {
   constant: 'asleep',
   switched: 'off',
+  retained: 'justOff',
   illumination: 'lamps',
   reverse: 'reverse',
   brake: 'brake',

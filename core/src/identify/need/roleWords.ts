@@ -12,6 +12,7 @@ export interface RoleWords {
 export const ROLE_WORDS: Record<NeedRole, RoleWords> = {
   constant: { feed: 'Constant', source: 'Live always, asleep and cranking too' },
   switched: { feed: 'Switched', source: 'Live with the key on, dead without it' },
+  retained: { feed: 'Retained', source: 'Live with the key on and after it, until a door opens' },
   illumination: { feed: 'Illumination', source: 'Live with the lamps' },
   reverse: { feed: 'Reverse signal', source: 'Live in reverse only' },
   brake: { feed: 'Brake signal', source: 'Live with the brake pedal only' },
@@ -28,4 +29,12 @@ export const ROLE_WORDS: Record<NeedRole, RoleWords> = {
   wiper: { feed: 'Wiper', source: 'Live with the wiper' },
   speed: { feed: 'Speed signal', source: 'Pulses while the wheels turn' },
   tach: { feed: 'Engine speed', source: 'Pulses with the engine' },
+  dimmer: { feed: 'Dimmed illumination', source: 'Live with the lamps, follows the dimmer' },
+  lowBeam: { feed: 'Low beam', source: 'Live with the low beam, key on' },
+  highBeam: { feed: 'Main beam', source: 'Live with the main beam only' },
+  ampTurnOn: {
+    feed: 'Amplifier turn-on',
+    source: 'Live whatever the radio plays, dead when it is off',
+  },
+  antennaTurnOn: { feed: 'Antenna turn-on', source: 'Live with the radio on the tuner only' },
 };

@@ -1,6 +1,6 @@
 import type { CircuitFunction, StitchPlace } from '../../vehicle';
 import type { Hypothesis } from '../circuit/hypotheses';
-import { HYPOTHESES } from '../circuit/hypotheses';
+import { DRIVEN, HYPOTHESES } from '../circuit/hypotheses';
 
 /** Signals that a switch, a lever or a wheel gives, in whatever way the car does it: to ground, to plus, by ohms, by pulses. */
 export const TRIGGER_ROLES = [
@@ -16,6 +16,11 @@ export const TRIGGER_ROLES = [
   'wiper',
   'speed',
   'tach',
+  'dimmer',
+  'lowBeam',
+  'highBeam',
+  'ampTurnOn',
+  'antennaTurnOn',
 ] as const;
 /** One of them. */
 export type TriggerRole = (typeof TRIGGER_ROLES)[number];
@@ -25,7 +30,7 @@ interface Trigger {
   /** Functions that give it. */
   readonly functions: readonly CircuitFunction[];
   /** Begins the name of the variants that give it; left out: all of them do. */
-  readonly variants?: 'lock' | 'unlock' | 'turnLeft' | 'turnRight';
+  readonly variants?: 'lock' | 'unlock' | 'turnLeft' | 'turnRight' | typeof DRIVEN;
   /** Where it must be seen: worked, and at rest. */
   readonly mustSee: readonly StitchPlace[];
 }
@@ -46,12 +51,26 @@ export const TRIGGERS: Record<TriggerRole, Trigger> = {
   wiper: { functions: ['wiper'], mustSee: ['wiper', 'run'] },
   speed: { functions: ['speedPulse'], mustSee: ['rolling', 'run'] },
   tach: { functions: ['tachPulse'], mustSee: ['engine', 'run'] },
+  dimmer: { functions: ['dimmedIllumination'], mustSee: ['dimmed', 'lamps', 'run'] },
+  lowBeam: { functions: ['lowBeam'], mustSee: ['lamps', 'run'] },
+  highBeam: { functions: ['highBeam'], mustSee: ['highBeam', 'lamps', 'run'] },
+  ampTurnOn: {
+    ...{ functions: ['amplifierTurnOn'], variants: DRIVEN },
+    mustSee: ['otherSource', 'run'],
+  },
+  antennaTurnOn: {
+    ...{ functions: ['antennaTurnOn'], variants: DRIVEN },
+    mustSee: ['tuner', 'otherSource', 'run'],
+  },
 };
+
+/** Lamps' circuits: they supply what follows the light switch as well as telling of it. */
+const FEEDS_LAMPS: readonly CircuitFunction[] = ['lamps', 'dimmedIllumination', 'lowBeam'];
 
 const GIVEN_BY_SWITCHES: ReadonlySet<CircuitFunction> = new Set(
   Object.values(TRIGGERS)
     .flatMap(({ functions }) => functions)
-    .filter((name) => name !== 'lamps'),
+    .filter((name) => !FEEDS_LAMPS.includes(name)),
 );
 
 /** Whether a function is a switch's signal and no supply, although a pull-up may show battery voltage on it. */

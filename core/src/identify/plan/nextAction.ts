@@ -252,6 +252,9 @@ const ARRIVE: Record<StitchPlace, string> = {
   horn: 'Press the horn',
   wiper: 'Key to run, wiper on',
   rolling: 'Key to run, turn the lifted wheel by hand',
+  highBeam: 'Key to run, main beam on',
+  tuner: 'Key to run, the car’s radio on a station',
+  otherSource: 'Key to run, the car’s radio on anything but a station',
   everything: 'Key to run, everything on',
 };
 

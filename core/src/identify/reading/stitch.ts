@@ -56,6 +56,9 @@ const PLACE_SHORT: Record<StitchPlace, string> = {
   horn: 'horn',
   wiper: 'wiper',
   rolling: 'wheel turned',
+  highBeam: 'main beam',
+  tuner: 'tuner',
+  otherSource: 'other source',
   everything: 'everything on',
 };
 

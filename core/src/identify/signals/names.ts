@@ -49,4 +49,25 @@ export const TRIGGER_NAMES: Record<
     wayRound:
       'Let the starter watch the battery’s voltage instead, or read speed from the bus by a module.',
   },
+  dimmer: {
+    name: 'dimmed illumination',
+    wayRound: 'Panel lamps are dimmed by data here: take the parking lamps, undimmed.',
+  },
+  lowBeam: {
+    name: 'the low beam',
+    wayRound: 'Take it at the lamp itself, through a relay: its driver may watch the current.',
+  },
+  highBeam: {
+    name: 'the main beam',
+    wayRound: 'Take it at the lamp itself, through a relay: its driver may watch the current.',
+  },
+  ampTurnOn: {
+    name: 'the amplifier’s turn-on',
+    wayRound:
+      'The radio tells its amplifier by data: wake yours by sound at its speaker inputs, or from accessory.',
+  },
+  antennaTurnOn: {
+    name: 'the antenna’s feed',
+    wayRound: 'It comes through the antenna’s own cable here: a feeder in that cable.',
+  },
 };

@@ -1,4 +1,4 @@
-import type { StitchPlace } from '../../vehicle';
+import type { KeyPosition, StitchPlace } from '../../vehicle';
 import { PLACE_WORDS, stateId } from '../../vehicle';
 import type { Need } from '../need/needs';
 import type { NextAction, PlanInput } from '../plan/nextAction';
@@ -19,7 +19,7 @@ export function sayLook(
   const stays = stateId(input.state) === stateId(look.state);
   const moved = (input.clip ?? 'ground') === look.clip && look.by === 'meter';
   const alone = look.held && input.alone === true;
-  const arrive = [...(stays ? [] : [arriveAt(look)]), ...(moved ? [] : [CLIP[clipOf(look)]])];
+  const arrive = [...(stays ? [] : [arriveAt(look, open)]), ...(moved ? [] : [CLIP[clipOf(look)]])];
   const sentence = alone
     ? `Clip the probe on ${listed(names)}${names.length > 1 ? ', one after the other' : ''}: ${lowered([...arrive, 'read'].join(', '))}.`
     : arrive.length === 0
@@ -54,10 +54,20 @@ const CLIP: Record<ClipName, string> = {
   ground: 'meter clipped to bare metal, 20 V range',
 };
 
-function arriveAt({ place, state }: Look): string {
-  if (place === 'lamps' && state.key === 'off') return 'Key off, parking lamps on';
+function arriveAt({ place, state }: Look, open: readonly OpenNeed[]): string {
+  if (place === 'run' && open.some(({ wanted }) => OF_THE_RADIO.includes(wanted.need.role)))
+    return 'Key to run, radio off, everything else at rest';
+  if (place === 'lamps' && state.key !== 'run') return WITH_LAMPS[state.key] ?? WITH_LAMPS.off;
   return ARRIVE[place] ?? raised(PLACE_WORDS[place]);
 }
+
+/** What the radio itself drives: it often comes on with the key. */
+const OF_THE_RADIO: readonly Need['role'][] = ['ampTurnOn', 'antennaTurnOn'];
+
+const WITH_LAMPS: Partial<Record<KeyPosition, string>> & { readonly off: string } = {
+  off: 'Key off, parking lamps on',
+  acc: 'Key to accessory, low beam on',
+};
 
 const ARRIVE: Partial<Record<StitchPlace, string>> = {
   run: 'Key to run, everything else at rest',
@@ -76,6 +86,9 @@ const ARRIVE: Partial<Record<StitchPlace, string>> = {
   turnRight: 'Key to run, turn lever to the right',
   wiper: 'Key to run, wiper on',
   rolling: 'Key to run, turn the lifted wheel by hand',
+  highBeam: 'Key to run, main beam on',
+  tuner: 'Key to run, the car’s radio on a station, volume down',
+  otherSource: 'Key to run, the car’s radio on anything but a station, volume down',
   everything: 'Key to run; lamps, brake, reverse, parking brake on and the hood open, all at once',
   justOff: 'Shut the door, key to run and off again',
   engine: 'Start the engine',
@@ -120,7 +133,7 @@ function reasonFor(look: Look, open: readonly OpenNeed[]): string {
 }
 
 const LOOKED_FOR: Partial<Record<StitchPlace, readonly Need['role'][]>> = {
-  lamps: ['parkingLamps', 'illumination'],
+  lamps: ['parkingLamps', 'illumination', 'lowBeam'],
   brake: ['brake'],
   reverse: ['reverse'],
   parkingBrake: ['parkingBrake'],
@@ -133,6 +146,10 @@ const LOOKED_FOR: Partial<Record<StitchPlace, readonly Need['role'][]>> = {
   wiper: ['wiper'],
   rolling: ['speed'],
   engine: ['tach'],
+  dimmed: ['dimmer'],
+  highBeam: ['highBeam'],
+  tuner: ['antennaTurnOn'],
+  otherSource: ['ampTurnOn', 'antennaTurnOn'],
   crank: ['starter'],
   justOff: ['door'],
 };
@@ -173,6 +190,7 @@ function wayRound({ role }: Need): string {
 const ROLE_WORDS = {
   constant: 'the constant',
   switched: 'the switched feed',
+  retained: 'the retained feed',
   illumination: 'illumination',
   reverse: 'the reversing lamp',
   brake: 'the stop lamp',

@@ -52,11 +52,19 @@ export function touchesFor(needs: readonly OpenNeed[], input: PlanInput, least: 
           : (wire) => (wire === leader.wire ? 1 : 1 - leader.chance),
     };
   });
-  // Nobody lifts a wheel for anything but the speed signal.
-  const lifts = needs.some(({ wanted }) => wanted.mustSee.includes('rolling'));
-  return LOOKS.filter(({ place }) => lifts || place !== 'rolling').flatMap(
+  return LOOKS.filter((look) => isAskedFor(look, needs)).flatMap(
     (look) => touchesAt(look, worthAt(look, sought, { input, least }), input) ?? [],
   );
+}
+
+/** Looks that only a need which must see them is worth: nobody lifts a wheel for anything but the speed signal. */
+const ON_DEMAND: readonly Look['place'][] = ['rolling', 'highBeam', 'tuner', 'otherSource'];
+
+function isAskedFor({ place, state }: Look, needs: readonly OpenNeed[]): boolean {
+  // Accessory with the lamps on tells the low beam from lamps that only want the key on, and nothing else.
+  if (place === 'lamps' && state.key === 'acc')
+    return needs.some(({ wanted }) => wanted.need.role === 'lowBeam');
+  return !ON_DEMAND.includes(place) || needs.some(({ wanted }) => wanted.mustSee.includes(place));
 }
 
 /** Worth of each wire at a look to all open needs together, bits; most first, but for the wire that the probe sits on. */
