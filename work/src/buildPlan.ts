@@ -14,6 +14,7 @@ import type { FeedSize } from '@lucky-thread/core/size';
 import { sizeFeed } from '@lucky-thread/core/size';
 import isEqual from 'fast-deep-equal';
 import { feedLoadOf, feedSizeOf } from './feedSize';
+import { guideInBox } from './guide';
 import type { JobContext } from './jobContext';
 import type { TappedFeed } from './jobFeeds';
 import { tappedFeeds } from './jobFeeds';
@@ -78,7 +79,10 @@ export function buildPlanOf(context: JobContext, readings: readonly Reading[]): 
       place: ring?.place ?? 'bare metal of the body',
       ring: ring?.joint.replace('ring ', ''),
     },
-    setUp: context.job.device.setUp,
+    setUp:
+      context.job.device.setUp === undefined
+        ? undefined
+        : { ...context.job.device.setUp, inBox: guideInBox(context.job) },
     battery: context.settings.schools.battery,
     bundles: route.bundles,
     spots: new Map([

@@ -12,6 +12,7 @@ export type { PapersGiven } from './papers/papersOf';
 export { restoreStepsOf } from './restoreSteps';
 export { GROUND_LEAD, bodyOf, routeChoicesOf, routeOf, taughtBody } from './route';
 export type { JobRoute, RouteChoices } from './route';
+export { LONGEST_GUIDE, guideInBox, isGuide, notedGuide } from './guide';
 export { DRAIN_ITEMS, closingValue, drainOf, standbyOf } from './drain';
 export { faultRecordOf } from './faultRecord';
 export type { FaultRecord } from './faultRecord';

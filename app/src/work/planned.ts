@@ -1,4 +1,5 @@
 import type { JobContext } from '@lucky-thread/work';
+import { isGuide } from '@lucky-thread/work';
 import { useMemo } from 'react';
 import { useSteady } from '../workers/useSteady';
 
@@ -10,5 +11,13 @@ export function usePlanned({ job, model, taps, settings }: JobContext): JobConte
 }
 
 function planned(job: JobContext['job']): JobContext['job'] {
-  return { ...job, steps: [], proofs: [], closing: [], version: 0, updatedAt: '', phase: 'build' };
+  return {
+    ...job,
+    steps: [],
+    proofs: [],
+    closing: job.closing.filter(isGuide),
+    version: 0,
+    updatedAt: '',
+    phase: 'build',
+  };
 }

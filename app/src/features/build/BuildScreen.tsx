@@ -12,6 +12,7 @@ import { askBuilder } from '../../workers/builder';
 import { useAnswer } from '../../workers/useAnswer';
 import { usePlanned } from '../../work/planned';
 import { DiagramCard } from './DiagramCard';
+import { GuideCard } from './GuideCard';
 import { MatchingCard } from './MatchingCard';
 import { PapersCard } from './PapersCard';
 import { PartsCard } from './PartsCard';
@@ -107,6 +108,7 @@ export const BuildScreen = memo(function BuildScreen(props: BuildScreenProps) {
             <MatchingCard job={still.job} list={plan.matching} {...ticks} />
           </DrawnInSight>
         )}
+        <GuideCard job={job} onNote={change.noteClosing} />
         {!wide && <DrawnInSight>{list}</DrawnInSight>}
         <DrawnInSight>
           <PapersCard question={question} />

@@ -231,6 +231,18 @@ describe('the order of work', () => {
     });
   });
 
+  it.each([
+    [{ version: '3.2', dated: '2025-02' }, /By guide 3\.2 of 2025-02, the one in the box\./],
+    [{ version: '3.4', dated: '2026-03' }, /3\.4 of 2026-03, is newer than 3\.2 of 2025-02/],
+    [{ version: '3.0', dated: '2024-01' }, /3\.0 of 2024-01, is older.*ask the maker/],
+    [{ version: 'B' }, /The guide in the box, B, is another one/],
+  ])('says at the set-up what guide %o in the box means for it', (inBox, words) => {
+    const [given] = fc.sample(GIVEN, { numRuns: 1, seed: 9 });
+    const setUp = { guide: '3.2', dated: '2025-02', inBox, steps: [{ say: 'Key to run.' }] };
+    const first = jobSteps({ ...(given as StepsGiven), setUp }).find(({ id }) => id === 'set-up:1');
+    expect(first?.cautions.join(' ')).toMatch(words);
+  });
+
   it('never names left or right of a tap, only landmarks', () => {
     for (const step of jobSteps({ ...fc.sample(GIVEN, { numRuns: 1, seed: 3 })[0] } as StepsGiven))
       if (step.id.startsWith('fit:')) expect(step.what).not.toMatch(/\b(left|right)\b/);

@@ -1,4 +1,5 @@
 import type { Schools } from '../../choose';
+import type { Guide } from './guides';
 import type { Passage } from '../body/bodyGraph';
 import type { PlannedTap } from './plannedTap';
 
@@ -51,6 +52,8 @@ export interface StepsGiven {
   readonly setUp?:
     | {
         readonly guide: string;
+        /** The one that was in the box; undefined while nobody has looked. */
+        readonly inBox?: Guide | undefined;
         readonly dated?: string | undefined;
         readonly steps: readonly {
           readonly say: string;
