@@ -63,6 +63,11 @@ describe('a remote starter with locks on a key car', () => {
     await visitor.textIs('signal-lock', /cut each/);
     await visitor.resize(PHONE);
     await noFaults();
+    await visitor.type('guide-version', '3.4');
+    await visitor.type('guide-dated', '2026-03');
+    await visitor.touch('guide-note');
+    await visitor.textIs('guide-note', /Noted on the job/);
+    await visitor.textIs('guide-verdict', /3\.4 of 2026-03, is newer than 3\.2 of 2025-02/);
   });
 
   it('is proved by reading, and logged for the next car of the model', async () => {

@@ -29,7 +29,7 @@ export { toolList } from './parts/toolList';
 export type { ToolsGiven } from './parts/toolList';
 export { CHANGE_S, changeCost } from './steps/jobStep';
 export type { JobStep, StepState } from './steps/jobStep';
-export { compareGuides } from './steps/guides';
+export { compareGuides, guideWords } from './steps/guides';
 export type { Guide, GuideAge } from './steps/guides';
 export { jobSteps } from './steps/jobSteps';
 export type { StepLead, StepsGiven } from './steps/stepsGiven';

@@ -29,10 +29,16 @@ export async function signIn(
 }
 
 /** Starts a job and waits for its panel; returns its id. */
-export async function startJob(visitor: Visitor, model: string, device: string): Promise<string> {
+export async function startJob(
+  visitor: Visitor,
+  model: string,
+  device: string,
+  options: readonly string[] = [],
+): Promise<string> {
   await visitor.jump('/jobs/new');
   await visitor.touch(`pick-${model}`);
   await visitor.touch(`device-${device}`);
+  for (const option of options) await visitor.touch(`option-${option}`);
   await visitor.touch('start-job');
   await visitor.see('next');
   // The first answer moves what stands below it: a press that begins before and ends after is none.

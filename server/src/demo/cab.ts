@@ -59,6 +59,8 @@ export function cabOf(lockWire: (by: 'lock' | 'unlock') => BenchWireKind): reado
         ['8', 'WH/GN', { is: 'data', biasV: 2.6, pair: 'cab' }],
         ['9', 'WH/BU', { is: 'data', biasV: 2.4, pair: 'cab' }],
         ['10', 'VT', { is: 'open', ghostV: 0.9 }],
+        ['11', 'BU/WH', { is: 'switchToPlus', by: 'radio', loadOhm: 3300 }],
+        ['12', 'BU', { is: 'switchToPlus', by: 'tuner', loadOhm: 180 }],
       ],
     },
   ];

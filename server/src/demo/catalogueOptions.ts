@@ -11,13 +11,16 @@ export const STARTER_OPTIONS: Options = [
   { id: 'noLocks', name: 'The door locks stay as they are' },
 ];
 
-/** What decides over the leads of a set with a screen. */
-export const SCREEN_OPTIONS: Options = [
+/** What decides over the leads of a radio. */
+export const RADIO_OPTIONS: Options = [
   {
     ...{ id: 'noAccessory', name: 'No accessory wire in the car’s plug' },
     says: 'An added wire from an ignition slot, with a fuse of its own, wakes it instead.',
   },
-  { id: 'noCamera', name: 'No reversing camera', says: 'The reverse lead is capped.' },
+  {
+    ...{ id: 'noGround', name: 'No ground wire in the car’s plug' },
+    says: 'Its ground lead goes to bare metal of the body with a ring, not to the bracket alone: without it the set finds one through the antenna.',
+  },
   {
     ...{ id: 'factoryAmp', name: 'The car has an amplifier of its own' },
     says: 'Find its turn-on wire while the old radio still plays; its inputs want the level that the maker’s diagram gives.',
@@ -34,6 +37,12 @@ export const SCREEN_OPTIONS: Options = [
     ...{ id: 'networkMode', name: 'Each output drives tweeter or woofer alone' },
     says: 'Set the network mode before the speakers are joined, passive crossovers taken out: full range burns a tweeter.',
   },
+];
+
+/** What decides over the leads of a set with a screen. */
+export const SCREEN_OPTIONS: Options = [
+  ...RADIO_OPTIONS,
+  { id: 'noCamera', name: 'No reversing camera', says: 'The reverse lead is capped.' },
 ];
 
 /** What decides over the leads of an amplifier. */

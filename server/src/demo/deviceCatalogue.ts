@@ -1,6 +1,35 @@
+import type { CatalogueLeadInput } from '@lucky-thread/contract';
 import type { CatalogueEntry } from './catalogueEntry';
 import { entry, signal, withOptions, withSetUp } from './catalogueEntry';
-import { AMPLIFIER_OPTIONS, SCREEN_OPTIONS, STARTER_OPTIONS } from './catalogueOptions';
+import {
+  AMPLIFIER_OPTIONS,
+  RADIO_OPTIONS,
+  SCREEN_OPTIONS,
+  STARTER_OPTIONS,
+} from './catalogueOptions';
+
+/** What switches a radio on: the accessory wire of its plug, or where there is none an ignition slot. */
+const WOKEN: readonly CatalogueLeadInput[] = [
+  {
+    ...{ id: 'switched', name: 'Accessory', role: 'switched', currentA: 0.2 },
+    ...{ liveInAcc: true, leadColour: 'red', onlyWithout: 'noAccessory' },
+  },
+  {
+    ...{ id: 'ignition', name: 'Switched by an ignition slot', role: 'switched' },
+    ...{ currentA: 0.2, leadColour: 'red', onlyWith: 'noAccessory' },
+  },
+];
+/** What a radio wakes in its turn. */
+const DRIVEN_BY_THE_SET: readonly CatalogueLeadInput[] = [
+  signal('turnOn', 'Amplifier turn-on', 'ampTurnOn', {
+    ...{ leadColour: 'blue/white', polarity: 'plus', direction: 'out', currentA: 0.1 },
+    onlyWith: 'factoryAmp',
+  }),
+  signal('antenna', 'Antenna feed', 'antennaTurnOn', {
+    ...{ leadColour: 'blue', polarity: 'plus', direction: 'out', currentA: 0.15 },
+    onlyWith: 'activeAntenna',
+  }),
+];
 
 /** Devices that every shop fits. Lead colours hold within each kit's own harness only. */
 export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
@@ -29,28 +58,25 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
   entry('Dashcam', 'Records while the key is on.', 'dashcamKit', [
     { id: 'switched', name: 'Supply', role: 'switched', currentA: 0.6, leadColour: 'red' },
   ]),
-  entry(
-    'Head unit',
-    'Clock and presets on the constant, the set itself on accessory, display dimmed with the lamps.',
-    'radio',
-    [
-      { id: 'memory', name: 'Constant', role: 'constant', currentA: 7, leadColour: 'yellow' },
-      {
-        id: 'switched',
-        name: 'Accessory',
-        role: 'switched',
-        currentA: 0.2,
-        liveInAcc: true,
-        leadColour: 'red',
-      },
-      {
-        id: 'illumination',
-        name: 'Illumination',
-        role: 'illumination',
-        currentA: 0.05,
-        leadColour: 'orange',
-      },
-    ],
+  withOptions(
+    RADIO_OPTIONS,
+    entry(
+      'Head unit',
+      'Clock and presets on the constant, the set itself on accessory, display dimmed with the lamps.',
+      'radio',
+      [
+        { id: 'memory', name: 'Constant', role: 'constant', currentA: 7, leadColour: 'yellow' },
+        ...WOKEN,
+        {
+          id: 'illumination',
+          name: 'Illumination',
+          role: 'illumination',
+          currentA: 0.05,
+          leadColour: 'orange',
+        },
+        ...DRIVEN_BY_THE_SET,
+      ],
+    ),
   ),
   entry(
     'Reversing camera',
@@ -173,14 +199,7 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
       'radio',
       [
         { id: 'memory', name: 'Constant', role: 'constant', currentA: 7, leadColour: 'yellow' },
-        {
-          ...{ id: 'switched', name: 'Accessory', role: 'switched', currentA: 0.2 },
-          ...{ liveInAcc: true, leadColour: 'red', onlyWithout: 'noAccessory' },
-        },
-        {
-          ...{ id: 'ignition', name: 'Switched by an ignition slot', role: 'switched' },
-          ...{ currentA: 0.2, leadColour: 'red', onlyWith: 'noAccessory' },
-        },
+        ...WOKEN,
         {
           ...{ id: 'illumination', name: 'Illumination', role: 'illumination', currentA: 0.05 },
           ...{ leadColour: 'orange', optional: true },
@@ -192,14 +211,7 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
         signal('parkingBrake', 'Parking brake', 'parkingBrake', {
           ...{ leadColour: 'light green', polarity: 'ground' },
         }),
-        signal('turnOn', 'Amplifier turn-on', 'ampTurnOn', {
-          ...{ leadColour: 'blue/white', polarity: 'plus', direction: 'out', currentA: 0.1 },
-          onlyWith: 'factoryAmp',
-        }),
-        signal('antenna', 'Antenna feed', 'antennaTurnOn', {
-          ...{ leadColour: 'blue', polarity: 'plus', direction: 'out', currentA: 0.15 },
-          onlyWith: 'activeAntenna',
-        }),
+        ...DRIVEN_BY_THE_SET,
       ],
     ),
   ),

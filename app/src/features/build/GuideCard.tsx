@@ -1,8 +1,11 @@
 import type { JobView } from '@lucky-thread/contract';
+import type { Guide } from '@lucky-thread/core/build';
+import { compareGuides, guideWords } from '@lucky-thread/core/build';
 import { LONGEST_GUIDE, guideInBox, notedGuide } from '@lucky-thread/work';
 import { useKeptDraft } from '../../store/keptDraft';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
+import { Caution } from '../../ui/Caution';
 import { Field } from '../../ui/Field';
 import { Words } from '../../ui/Words';
 import type { JobChange } from '../../work/useJobChange';
@@ -49,6 +52,9 @@ export function GuideCard({ job, onNote }: GuideCardProps) {
         hint="Year first, e.g. 2026-03; empty where none is printed"
         onChange={(text) => setDraft({ ...draft, dated: text })}
       />
+      {noted !== undefined && isNoted && (
+        <GuideVerdict listed={{ version: setUp.guide, dated: setUp.dated }} inBox={noted} />
+      )}
       <ActionButton
         label={isNoted ? 'Noted on the job' : 'Note it on the job'}
         testID="guide-note"
@@ -66,6 +72,16 @@ export function GuideCard({ job, onNote }: GuideCardProps) {
         }}
       />
     </Card>
+  );
+}
+
+/** What the guide in the box means for the steps: a caution where it is another one. */
+function GuideVerdict({ listed, inBox }: { readonly listed: Guide; readonly inBox: Guide }) {
+  const words = guideWords(listed, inBox);
+  return compareGuides(inBox, listed) === 'same' ? (
+    <Words testID="guide-verdict">{`✓ ${words}`}</Words>
+  ) : (
+    <Caution testID="guide-verdict">{words}</Caution>
   );
 }
 

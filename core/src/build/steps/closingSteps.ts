@@ -1,7 +1,6 @@
 import type { Passage } from '../body/bodyGraph';
 import type { JobStep } from './jobStep';
-import type { Guide } from './guides';
-import { compareGuides } from './guides';
+import { guideWords } from './guides';
 import { SECONDS, step } from './step';
 import { slug } from './stepIds';
 import type { StepsGiven } from './stepsGiven';
@@ -62,26 +61,4 @@ export function settingUp({ setUp }: StepsGiven): JobStep[] {
         index === 0 ? [guideWords({ version: setUp.guide, dated: setUp.dated }, setUp.inBox)] : [],
     }),
   );
-}
-
-/** By which guide a list goes, and what the one in the box says to that. */
-function guideWords(listed: Guide, inBox: Guide | undefined): string {
-  const list = named(listed);
-  if (inBox === undefined)
-    return `By guide ${list}. The guide in the box goes before this list: another version may want other steps and times.`;
-  const box = named(inBox);
-  switch (compareGuides(inBox, listed)) {
-    case 'same':
-      return `By guide ${list}, the one in the box.`;
-    case 'newer':
-      return `The guide in the box, ${box}, is newer than ${list} that these steps follow: go by the guide, step by step.`;
-    case 'older':
-      return `The guide in the box, ${box}, is older than ${list} that these steps follow: go by the guide, and ask the maker whether the unit wants the newer one.`;
-    case 'unclear':
-      return `The guide in the box, ${box}, is another one than ${list} that these steps follow: go by the guide.`;
-  }
-}
-
-function named({ version, dated }: Guide): string {
-  return dated === undefined ? version : `${version} of ${dated}`;
 }

@@ -69,3 +69,25 @@ function plain(text: string): string {
     .replace(/[\s_]+/g, '')
     .replace(/^(version|rev|v)\.?(?=\d)/, '');
 }
+
+/** By which guide a list of steps goes, and what the one in the box means for it; undefined while nobody has looked. */
+export function guideWords(listed: Guide, inBox: Guide | undefined): string {
+  const list = named(listed);
+  if (inBox === undefined)
+    return `By guide ${list}. The guide in the box goes before this list: another version may want other steps and times.`;
+  const box = named(inBox);
+  switch (compareGuides(inBox, listed)) {
+    case 'same':
+      return `By guide ${list}, the one in the box.`;
+    case 'newer':
+      return `The guide in the box, ${box}, is newer than ${list} that these steps follow: go by the guide, step by step.`;
+    case 'older':
+      return `The guide in the box, ${box}, is older than ${list} that these steps follow: go by the guide, and ask the maker whether the unit wants the newer one.`;
+    case 'unclear':
+      return `The guide in the box, ${box}, is another one than ${list} that these steps follow: go by the guide.`;
+  }
+}
+
+function named({ version, dated }: Guide): string {
+  return dated === undefined ? version : `${version} of ${dated}`;
+}
