@@ -257,6 +257,18 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
       signal('reverse', 'Reverse', 'reverse', { polarity: 'plus', optional: true }),
     ],
   ),
+  entry(
+    'Light bar',
+    'With the main beam only, through its own relay from the battery; on public roads only where it is approved for them.',
+    undefined,
+    [
+      { id: 'main', name: 'Main feed', role: 'constant', currentA: 15, leadColour: 'red' },
+      signal('mainBeam', 'Main beam', 'highBeam', { polarity: 'plus' }),
+    ],
+  ),
+  entry('Phone cradle', 'Charges until somebody gets out.', 'socket', [
+    { id: 'retained', name: 'Supply', role: 'retained', currentA: 2, leadColour: 'red' },
+  ]),
   entry('Radar detector', 'Where the law allows one at all.', undefined, [
     { id: 'switched', name: 'Supply', role: 'switched', currentA: 0.3, liveInAcc: true },
   ]),
