@@ -65,6 +65,13 @@ it.each([
   },
 );
 
+it('takes the car for held by its parking brake in reverse, as the caution there asks', () => {
+  const visits = screens.flatMap(({ search }) => search.visits);
+  const inReverse = visits.filter(({ state }) => state.reverse === true);
+  expect(inReverse.length).toBeGreaterThan(0);
+  for (const { state } of inReverse) expect(state.parkingBrake).toBe(true);
+});
+
 it('sends nobody to radio, main beam or wheel for other leads', () => {
   const elsewhere = ['tuner', 'otherSource', 'highBeam', 'rolling'];
   const visited = starters.flatMap(({ search }) => search.visits.map(({ place }) => place));

@@ -241,7 +241,7 @@ const ARRIVE: Record<StitchPlace, string> = {
   waited: 'Key off, wait ten minutes',
   dimmed: 'Parking lamps on, dimmer down',
   brake: 'Press the brake pedal',
-  reverse: 'Key to run, select reverse',
+  reverse: 'Key to run, parking brake on, select reverse',
   parkingBrake: 'Parking brake on',
   lock: 'Hold the lock switch at lock',
   unlock: 'Hold the lock switch at unlock',

@@ -28,7 +28,8 @@ const STATES: readonly (readonly [place: StitchPlace, state: VehicleState, held?
   ['lamps', { ...stateAt('off'), lamps: true }],
   ['dimmed', { ...RUN, lamps: true, dimmed: true }],
   ['brake', { ...RUN, brake: true }, 'held'],
-  ['reverse', { ...RUN, reverse: true }],
+  // The parking brake holds the car, as the step's caution says: its own wire is worked as well.
+  ['reverse', { ...RUN, reverse: true, parkingBrake: true }],
   ['parkingBrake', { ...RUN, parkingBrake: true }],
   ['hood', { ...RUN, hood: true }],
   ['lock', { ...RUN, lockSwitch: 'lock' }, 'held'],

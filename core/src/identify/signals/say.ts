@@ -76,7 +76,7 @@ const ARRIVE: Partial<Record<StitchPlace, string>> = {
   lamps: 'Key to run, parking lamps on',
   dimmed: 'Key to run, parking lamps on, dimmer down',
   brake: 'Key to run, brake pedal pressed',
-  reverse: 'Key to run, select reverse',
+  reverse: 'Key to run, parking brake on, select reverse',
   parkingBrake: 'Key to run, parking brake on',
   hood: 'Key to run, hood open',
   lock: 'Key to run, hold the lock switch at lock',

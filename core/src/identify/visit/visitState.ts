@@ -10,7 +10,9 @@ const WITH_KEY = { key: 'run', doorOpenedSinceKeyOff: false } as const;
 /** The state a place is visited in for slots: lamps are looked at with the key at run, where all variants burn. */
 export function visitState(place: StitchPlace, from?: VehicleState): VehicleState {
   const isLit = place === 'lamps' || place === 'dimmed';
-  const state = isLit ? { ...stateAt(place), ...WITH_KEY } : stateAt(place);
+  // In reverse the parking brake holds the car, as the step's caution says: its own wire is worked as well.
+  const held = place === 'reverse' ? { parkingBrake: true } : {};
+  const state = { ...stateAt(place), ...(isLit ? WITH_KEY : {}), ...held };
   // With the key on the door does not matter: it stays as it is.
   return state.key === 'off' || from === undefined
     ? state
