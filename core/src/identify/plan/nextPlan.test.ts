@@ -73,6 +73,28 @@ describe('before the last word', () => {
   });
 });
 
+describe('a switch’s wire that was read only where it is worked', () => {
+  it.each([true, false])('is looked at at rest, with a slot beside it: %s', (slot) => {
+    const needs = [
+      { id: 'parked', role: 'parkingBrake' },
+      { id: 'supply', role: 'switched' },
+    ] as const;
+    const worked = [stateAt('parkingBrake'), { ...stateAt('reverse'), parkingBrake: true }];
+    const { next } = advise({
+      sources: [...(slot ? [SLOT] : []), { ...WIRE, sought: soughtBy(needs) }],
+      readings: [
+        ...(slot ? dead('F1') : []),
+        ...worked.map((state, index): Reading => ({
+          ...{ id: `worked ${index}`, sourceId: 'W1', contact: undefined, state },
+          value: { kind: 'volts', volts: 0.01 },
+        })),
+      ],
+      ...{ state: stateAt('reverse'), needs: needs.slice(0, slot ? 2 : 1), until: 'function' },
+    });
+    expect(next).toMatchObject({ kind: 'visit', visit: { sourceIds: ['W1'], place: 'run' } });
+  });
+});
+
 describe('a wire that lights with the lamps', () => {
   const NEEDS = [{ id: 'lit', role: 'illumination' }] as const;
   const SEEN = [

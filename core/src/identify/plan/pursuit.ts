@@ -14,7 +14,7 @@ import { HOPELESS, HOPELESS_SIGNAL } from '../need/thresholds';
 import { fills, isRead, isSeen, maySupply } from '../need/fills';
 import { isTooRisky, priceOf, wantsLookUp } from '../need/price';
 import type { Verdict } from '../verdict/verdict';
-import { workedAt } from '../need/triggers';
+import { isTrigger, workedAt } from '../need/triggers';
 
 /** One place where a source is still to be read for a need. */
 export interface Check {
@@ -287,10 +287,13 @@ function bestCheck(
   let best: { place: StitchPlace; gain: number; expectLive: boolean } | undefined;
   let bestRate = 0;
   for (const place of at.places) {
-    const expectLive = expectation(wanted, at.verdict, place);
-    if (expectLive === undefined) continue;
-    const taken = doubtTaken(at.doubt, place, expectLive);
-    if (taken <= MIN_GAIN && !wanted.mustSee.includes(place)) continue;
+    const expected = expectation(wanted, at.verdict, place);
+    const isDue = wanted.mustSee.includes(place);
+    // A switch's wire may rest at any level: it must be seen there all the same.
+    if (expected === undefined && !(isDue && isTrigger(wanted.need.role))) continue;
+    const expectLive = expected ?? true;
+    const taken = expected === undefined ? 0 : doubtTaken(at.doubt, place, expectLive);
+    if (taken <= MIN_GAIN && !isDue) continue;
     const gain = Math.max(taken, MIN_GAIN);
     const rate = gain / (changeSeconds(at.state, visitState(place, at.state)) + WORK_SECONDS.probe);
     if (rate > bestRate) {
