@@ -46,6 +46,12 @@ describe('closingProofs', () => {
     expect(placesOf('live', { role: 'switched', liveInAcc: true })).toContain('acc');
     expect(placesOf('live', { role: 'constant' })).toContain('asleep');
     expect(placesOf('dead', { role: 'switched', mayStayLiveAwake: true })).toEqual(['asleep']);
+    expect(placesOf('live', { role: 'retained' })).toEqual(['run', 'justOff']);
+    expect(placesOf('dead', { role: 'retained' })).toEqual(['off']);
+    expect(placesOf('dead', { role: 'retained', mayStayLiveAwake: true })).toEqual(['asleep']);
+    expect(placesOf('live', { role: 'antennaTurnOn' })).toEqual(['tuner']);
+    expect(placesOf('dead', { role: 'antennaTurnOn' })).toEqual(['otherSource', 'run']);
+    expect(placesOf('dead', { role: 'ampTurnOn' })).toEqual(['run']);
     expect(placesOf('live', { role: 'illumination' })).toEqual(['lamps']);
     expect(placesOf('dead', { role: 'illumination' })).toContain('run');
   });

@@ -79,4 +79,14 @@ describe('a session', () => {
       'userId',
     ]);
   });
+
+  it('lets nobody in after its end', async () => {
+    const late = await server.visitor();
+    expect((await late.get('/jobs')).status).toBe(200);
+    const client = new pg.Client({ connectionString: server.databaseUrl });
+    await client.connect();
+    await client.query(`update session set expire = now() - interval '1 second'`);
+    await client.end();
+    expect((await late.get('/jobs')).status).toBe(401);
+  });
 });

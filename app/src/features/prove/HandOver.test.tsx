@@ -139,6 +139,11 @@ it('notes what was drawn parked on the job, once both are numbers in their range
   expect(screen.getByText('Noted on the job')).toBeTruthy();
 });
 
+it('times what outlasts the key as well as what goes with it', () => {
+  renderInApp(<Host device={deviceOf(undefined, 'retained')} />);
+  expect(screen.getByTestId('drop-off-retained')).toBeTruthy();
+});
+
 it('forgets a time that nobody watched to its end', () => {
   renderInApp(<Host device={deviceOf(undefined, 'switched')} />);
   fireEvent.press(screen.getByTestId('drop-off-switched'));
