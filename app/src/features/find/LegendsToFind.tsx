@@ -11,9 +11,10 @@ const NAMED = 5;
 export function LegendsToFind({ context }: { readonly context: JobContext }) {
   const { device } = context.job;
   const named = useMemo(() => {
-    const lines = slotFeeds({ job: { device } }).map(
-      ({ name, role }) => `${name}: ${legendsFor(role, NAMED).join(', ')}`,
-    );
+    const lines = slotFeeds({ job: { device } }).flatMap(({ name, role }) => {
+      const legends = legendsFor(role, NAMED);
+      return legends.length === 0 ? [] : [`${name}: ${legends.join(', ')}`];
+    });
     return [...new Set(lines)];
   }, [device]);
   if (named.length === 0) return null;

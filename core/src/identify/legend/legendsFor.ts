@@ -6,7 +6,8 @@ import { LEXICON } from './lexicon';
 const SERVING: Partial<Record<NeedRole, readonly CircuitFunction[]>> = {
   constant: ['constant'],
   switched: ['accessory', 'retainedAccessory', 'ignitionRun', 'ignitionRunCrank'],
-  retained: ['retainedAccessory'],
+  // No legend says how long a circuit outlasts the key: what goes by accessory is the likeliest to.
+  retained: ['accessory', 'retainedAccessory'],
   illumination: ['lamps'],
   reverse: ['reverse'],
   brake: ['stopLamp'],

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { CircuitFunction, StitchPlace } from '../../vehicle';
 import { CIRCUIT_FUNCTIONS, STITCH_PLACES, stateAt } from '../../vehicle';
 import type { Need } from './needs';
-import { preparedNeedOf, meetsProbability, requirementsOf } from './needs';
+import { preparedNeedOf, meetsProbability, mustSeeOf, requirementsOf } from './needs';
 import { posterior } from '../belief/posterior';
 import type { Reading } from '../reading/reading';
 import type { FunctionPrior } from '../legend/readLabel';
@@ -69,6 +69,7 @@ describe('what meets a need', () => {
     ['constant', RETAINED, false],
     ['timedConstant', RETAINED, false],
     ['lamps', ILLUMINATION, true],
+    ['dimmedIllumination', ILLUMINATION, true],
     ['constant', ILLUMINATION, false],
   ] as const)('%s for a need of that role', (name, need, meets) => {
     expect(meetsProbability(need, posterior(certain(name), []))).toBeCloseTo(meets ? 1 : 0, 6);
@@ -98,6 +99,11 @@ describe('what meets a need', () => {
     const held = posterior(certain('retainedAccessory'), []);
     expect(meetsProbability(RETAINED, held)).toBeCloseTo(0.9, 6);
     expect(meetsProbability({ ...RETAINED, mayStayLiveAwake: true }, held)).toBeCloseTo(1, 6);
+  });
+
+  it('must see a retained feed just after the key, and where it is over', () => {
+    expect(mustSeeOf(RETAINED)).toEqual(['justOff', 'off']);
+    expect(mustSeeOf({ ...RETAINED, mayStayLiveAwake: true })).toEqual(['justOff', 'asleep']);
   });
 
   it('leaves open whether an accessory holds while cranking until cranking is read', () => {
