@@ -49,3 +49,4 @@ export type {
 export { judgeSource as judge } from './judgeSource';
 export type { Verdict, VerdictStatus } from './verdict/verdict';
 export { WORK_SECONDS, changeSeconds } from './visit/workCosts';
+export { visitState } from './visit/visitState';

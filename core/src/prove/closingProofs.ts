@@ -1,7 +1,7 @@
 import type { CircuitFunction, StitchPlace, VehicleState } from '../vehicle';
 import { describeState, stateAt } from '../vehicle';
 import type { NeedRole, TriggerRole } from '../identify';
-import { isTrigger, placesOfTrigger } from '../identify';
+import { isTrigger, placesOfTrigger, visitState } from '../identify';
 import { PROOF_KINDS } from './proofKinds';
 import type { ProofKind } from './proofKinds';
 
@@ -86,8 +86,10 @@ export function closingProofs(
   of: CircuitFunction | undefined,
   at: JoinedAt = 'slot',
 ): readonly Proof[] {
-  const live = livePlaces(feed, of).map(stateAt);
-  const dead = deadPlaces(feed).map(stateAt);
+  // A signal is proved where it was found: low beam and what the dimmer does are there with the key at run only.
+  const stateOf = isTrigger(feed.role) ? (place: StitchPlace) => visitState(place) : stateAt;
+  const live = livePlaces(feed, of).map(stateOf);
+  const dead = deadPlaces(feed).map(stateOf);
   if (isTrigger(feed.role)) return triggerProofs(live, dead);
   const all: readonly Proof[] = [
     {

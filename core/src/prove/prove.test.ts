@@ -50,6 +50,8 @@ describe('closingProofs', () => {
     expect(placesOf('dead', { role: 'retained' })).toEqual(['off']);
     expect(placesOf('dead', { role: 'retained', mayStayLiveAwake: true })).toEqual(['asleep']);
     expect(placesOf('live', { role: 'antennaTurnOn' })).toEqual(['tuner']);
+    const [lit] = closingProofs({ role: 'lowBeam' }, undefined)[0]?.states ?? [];
+    expect(lit).toMatchObject({ key: 'run', lamps: true });
     expect(placesOf('dead', { role: 'antennaTurnOn' })).toEqual(['otherSource', 'run']);
     expect(placesOf('dead', { role: 'ampTurnOn' })).toEqual(['run']);
     expect(placesOf('live', { role: 'illumination' })).toEqual(['lamps']);

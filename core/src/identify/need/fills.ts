@@ -15,7 +15,7 @@ const PRICE_SPAN_SECONDS = 60;
 export function fills(need: Need | PreparedNeed, verdict: Verdict, until: Until = 'role'): boolean {
   const wanted = 'serving' in need ? need : preparedNeedOf(need);
   if (verdict.status === 'unread' || verdict.status === 'contradicted') return false;
-  if (until === 'function' && verdict.status !== 'resolved') return false;
+  if (wantsName(wanted, until) && verdict.status !== 'resolved') return false;
   const sure = sureOf(wanted.need);
   return (
     meetsProbability(wanted, verdict.posterior) >= sure.believed &&
@@ -24,6 +24,11 @@ export function fills(need: Need | PreparedNeed, verdict: Verdict, until: Until 
     ) &&
     (verdict.confirmsLog || meetsByReadings(wanted, verdict.posterior) >= sure.byReadings)
   );
+}
+
+/** Whether a source must have its function named for a need: what is live until a door opens has it by that alone. */
+export function wantsName({ need }: PreparedNeed, until: Until): boolean {
+  return until === 'function' && need.role !== 'retained';
 }
 
 /** Whether a source was read at a place, against ground and by its voltage or by a lamp. */

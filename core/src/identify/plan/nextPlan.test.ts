@@ -73,6 +73,34 @@ describe('before the last word', () => {
   });
 });
 
+describe('a feed that is to outlast the key', () => {
+  const slot = (id: string, legend: string): ProbeSource => ({ ...SLOT, id, name: id, legend });
+  const ask = (readings: readonly Reading[]) =>
+    advise({
+      sources: [slot('F5', 'CIG'), slot('F6', 'RADIO'), slot('F13', 'IG2'), slot('F15', 'ACC 2')],
+      ...{ readings, state: PARKED, needs: [{ id: 'held', role: 'retained' }], until: 'function' },
+    });
+  const at = (place: StitchPlace, volts: number): Reading => ({
+    ...{ id: place, sourceId: 'F6', contact: undefined, state: stateAt(place) },
+    value: { kind: 'volts', volts },
+  });
+
+  it('is found without cranking: no other circuit is live until a door opens', () => {
+    const readings: Reading[] = [];
+    for (let count = 0; count < 8; count += 1) {
+      const { next, filled } = ask(readings);
+      if (filled.held !== undefined) break;
+      if (next.kind !== 'visit') throw new Error(`it ended with ${next.kind}`);
+      expect(['off', 'justOff', 'run', 'acc', 'asleep']).toContain(next.visit.place);
+      expect(next.visit.sourceIds[0]).toBe('F6');
+      const isLive = !['off', 'asleep'].includes(next.visit.place);
+      readings.push(at(next.visit.place, isLive ? 12.3 : 0.02));
+    }
+    expect(ask(readings).filled).toEqual({ held: 'F6' });
+    expect(ask(readings).next.kind).not.toBe('visit');
+  });
+});
+
 describe('a switch’s wire that was read only where it is worked', () => {
   it.each([true, false])('is looked at at rest, with a slot beside it: %s', (slot) => {
     const needs = [

@@ -11,7 +11,7 @@ import { TRUSTED_CLAIM } from '../reading/source';
 import { VISIT_ORDER, WORK_SECONDS, changeSeconds } from '../visit/workCosts';
 import { isLiveAtVisit, visitState } from '../visit/visitState';
 import { HOPELESS, HOPELESS_SIGNAL } from '../need/thresholds';
-import { fills, isRead, isSeen, maySupply } from '../need/fills';
+import { fills, isRead, isSeen, maySupply, wantsName } from '../need/fills';
 import { isTooRisky, priceOf, wantsLookUp } from '../need/price';
 import type { Verdict } from '../verdict/verdict';
 import { isTrigger, workedAt } from '../need/triggers';
@@ -141,7 +141,7 @@ function checksFor(
   // While a place that would settle it is set aside, what it would make needless is worth a look.
   const waits = steps.some(({ place }) => given.cannot.includes(place));
   const chosen = settles ? (waits ? [...steps] : withoutNeedless(wanted, verdict, steps)) : [];
-  for (const { place } of settles && given.until === 'function' ? verdict.missing : [])
+  for (const { place } of settles && wantsName(wanted, given.until) ? verdict.missing : [])
     if (isToBeSeen(place) && !chosen.some((one) => one.place === place))
       chosen.push({ place, gain: NAMING_GAIN, expectLive: true });
   for (const { place } of verdict.contradictions)
