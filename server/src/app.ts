@@ -85,6 +85,8 @@ function createApp(
   app.disable('x-powered-by');
   // Plain text and numbers are all that the query strings here carry.
   app.set('query parser', 'simple');
+  // Answers of the API are kept nowhere, and files bring marks of their own: a hash of each answer serves nobody.
+  app.disable('etag');
   app.use(withRequestId, compression({ threshold: PACKED_FROM_BYTES }), helmet(SECURITY));
   if (isDemo(parts)) app.use(ownHostOnly);
   app.use('/api', noStore);

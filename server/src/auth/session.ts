@@ -57,7 +57,8 @@ export function openSessions(parts: OpenDatabase, secret: string): Sessions {
     secret,
     resave: false,
     saveUninitialized: false,
-    rolling: true,
+    // The cookie goes out anew when `renew` has put the session's end off, not with every answer.
+    rolling: false,
     cookie: { httpOnly: true, sameSite: 'strict', secure: 'auto', maxAge: SESSION_MS },
   });
   return { handler, close: () => void store.close() };

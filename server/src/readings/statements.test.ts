@@ -54,18 +54,26 @@ describe('a reading', () => {
 });
 
 describe('a session', () => {
-  it('is put off once an hour, not with every request', async () => {
+  it('is put off once an hour, not with every request, and its cookie with it', async () => {
+    const cookies = async () => (await visitor.get(`/jobs/${job.id}`)).headers.getSetCookie();
     const saves = async () =>
       (await statementsOf(() => visitor.get(`/jobs/${job.id}`))).filter((text) =>
         /insert into "?session|update "?session/i.test(text),
       );
     expect(await saves()).toEqual([]);
+    expect(await cookies()).toEqual([]);
     const client = new pg.Client({ connectionString: server.databaseUrl });
     await client.connect();
-    await client.query(
-      `update session set sess = jsonb_set(sess::jsonb, '{renewedAt}', '1')::json, expire = now() + interval '1 hour'`,
-    );
+    const hourAgo = () =>
+      client.query(
+        `update session set sess = jsonb_set(sess::jsonb, '{renewedAt}', '1')::json, expire = now() + interval '1 hour'`,
+      );
+    await hourAgo();
     expect(await saves()).toHaveLength(1);
+    await hourAgo();
+    const [cookie = ''] = await cookies();
+    const until = Date.parse(/Expires=([^;]*)/.exec(cookie)?.[1] ?? '');
+    expect(until - Date.now()).toBeGreaterThan(6 * 24 * 3600 * 1000);
     const { rows } = await client.query<{ far: boolean; sess: object }>(
       `select expire > now() + interval '6 days' as far, sess from session order by expire desc limit 1`,
     );
