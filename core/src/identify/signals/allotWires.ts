@@ -10,6 +10,8 @@ import type { Verdict } from '../verdict/verdict';
 export interface OpenNeed {
   readonly wanted: PreparedNeed;
   readonly wires: readonly Verdict[];
+  /** Chance that one of them gives it, 0 to 1. */
+  readonly hope: number;
   /** Chance that the wire that leads does not give it: what is left to learn of the others. */
   readonly leftFor: (wire: Verdict) => number;
 }
@@ -51,6 +53,7 @@ export function allotWires(scope: FindScope): WireAllotment {
       const [first] = wires;
       return {
         wanted,
+        hope: Math.min(1, hope),
         wires: hope < GIVEN_UP ? [] : wires.map(({ verdict }) => verdict),
         leftFor: (wire: Verdict) => (wire === first?.verdict ? 1 : 1 - (first?.chance ?? 0)),
       };

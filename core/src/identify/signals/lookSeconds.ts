@@ -17,6 +17,14 @@ function stateSeconds(look: Look, { state, lifted = false }: PlanInput): number 
   return turns && lifted ? seconds - WORK_SECONDS.lift + WORK_SECONDS.action : seconds;
 }
 
+/**
+ * Of these, what a need that must see its wire there costs in any case, now or later: a wheel is lifted once, and hangs free from
+ * then on.
+ */
+export function dueSeconds(look: Look, { state, lifted = false }: PlanInput): number {
+  return look.state.rolling === true && state.rolling !== true && !lifted ? WORK_SECONDS.lift : 0;
+}
+
 /** Moving the clip, or changing the range. */
 function clipSeconds({ clip, by }: Look, { clip: now = 'ground' }: PlanInput): number {
   return (clip === now ? 0 : WORK_SECONDS.clip) + (by === 'ohmmeter' ? WORK_SECONDS.clip : 0);

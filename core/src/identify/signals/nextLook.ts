@@ -2,7 +2,7 @@ import type { Plan, PlanInput } from '../plan/nextAction';
 import { allotWires } from './allotWires';
 import { sayDeferred, sayLook, sayNotThere } from './say';
 import type { Touches } from './touches';
-import { touchesFor } from './touches';
+import { isWorthGoingOn, touchesFor } from './touches';
 
 /** A look that tells less than this of a wire is not worth a touch, bits. */
 const WORTH_A_TOUCH = 0.01;
@@ -12,7 +12,7 @@ const WORTH_A_LAST_TOUCH = 0.002;
 /**
  * The next look at a bunch in which signals are searched for: of every state of the car, every instrument and every number
  * of wires, the one that tells most per second about the needs that are open, all of them together. A need is given up
- * when no wire may give it any more.
+ * when no wire may give it any more, or the chance of finding it is not worth the touches.
  *
  * @param input its candidates are wires only
  */
@@ -33,21 +33,16 @@ export function nextLook(input: PlanInput): Plan {
       },
     };
   const can = ({ look }: Touches): boolean => !input.cannot.includes(look.place);
-  const worthy = touchesFor(open, input, WORTH_A_TOUCH);
-  const all = worthy.some(can) ? worthy : touchesFor(open, input, WORTH_A_LAST_TOUCH);
+  const hopeful = open.filter((need) => isWorthGoingOn(need, input, WORTH_A_LAST_TOUCH));
+  const worthy = touchesFor(hopeful, input, WORTH_A_TOUCH);
+  const all = worthy.some(can) ? worthy : touchesFor(hopeful, input, WORTH_A_LAST_TOUCH);
   const best = bestOf(all.filter(can));
   if (best !== undefined) return { filled, pursued, next: sayLook(best, open, input) };
   const places = [...new Set(all.map(({ look }) => look.place))];
   return {
     filled,
     pursued,
-    next:
-      places.length > 0
-        ? sayDeferred(places)
-        : sayNotThere(
-            open.map(({ wanted }) => wanted.need),
-            input,
-          ),
+    next: places.length > 0 ? sayDeferred(places) : sayNotThere(open, input),
   };
 }
 

@@ -1,6 +1,7 @@
 import type { KeyPosition, StitchPlace } from '../../vehicle';
 import { PLACE_WORDS, stateId } from '../../vehicle';
 import type { Need } from '../need/needs';
+import { meetsProbability } from '../need/needs';
 import type { NextAction, PlanInput } from '../plan/nextAction';
 import { TRIGGER_NAMES } from './names';
 import { isTrigger } from '../need/triggers';
@@ -164,17 +165,34 @@ export function sayDeferred(places: readonly StitchPlace[]): NextAction {
 }
 
 /** Which signals are not on these wires, and the way round each. */
-export function sayNotThere(needs: readonly Need[], input: PlanInput): NextAction {
+export function sayNotThere(open: readonly OpenNeed[], input: PlanInput): NextAction {
+  const needs = open.map(({ wanted }) => wanted.need);
   const none = input.candidates.length === 0;
   return {
     kind: 'exhausted',
     needIds: needs.map(({ id }) => id),
     instruction: none
       ? `Lay out the wires where ${listed(needs.map(nameOf))} may run: kick panel, column, door jamb or the unit itself.`
-      : needs
-          .map((need) => `${raised(nameOf(need))} is on none of these wires. ${wayRound(need)}`)
-          .join(' '),
+      : open.map((one) => notFound(one, input)).join(' '),
   };
+}
+
+/** A wire that leads with this chance or more, and can't be made sure, is named: the last word must not deny it. */
+const MAY_BE = 0.1;
+
+function notFound({ wanted, wires: [first], hope }: OpenNeed, input: PlanInput): string {
+  const name = raised(nameOf(wanted.need));
+  const chance = first === undefined ? 0 : meetsProbability(wanted, first.posterior);
+  if (first !== undefined && chance >= MAY_BE) {
+    const source = input.sources.get(first.sourceId)?.name ?? first.sourceId;
+    return `${name} may be ${source} (${percent(chance)}), but nothing left to read here makes it sure. Otherwise: ${lowered(wayRound(wanted.need))}`;
+  }
+  const left = hope >= 0.005 ? ` (a chance of ${percent(hope)} is left)` : '';
+  return `${name} is on none of these wires${left}. ${wayRound(wanted.need)}`;
+}
+
+function percent(chance: number): string {
+  return `${Math.max(1, Math.round(100 * chance))} %`;
 }
 
 function nameOf({ role }: Need): string {
