@@ -43,7 +43,7 @@ const APP_LAYERS = [
   ['ui', 'meter'],
   ['store', 'workers'],
   ['work', 'sizing'],
-  ['panel', 'instruments', 'shell'],
+  ['panel', 'instruments', 'shell', 'leads'],
   ['features'],
   ['rooms'],
 ];

@@ -16,6 +16,7 @@ export {
 } from './device';
 export type {
   CatalogueLeadInput,
+  DeviceOptionInput,
   DeviceView,
   DevicesBroughtIn,
   FeedRole,

@@ -22,6 +22,7 @@ export {
   PlaceEntryRoom,
   PlaceRoom,
 } from './vehicleRooms';
+export { DeviceEntryRoom } from './DeviceEntryRoom';
 export { ToolRoom } from './ToolRoom';
 export { JobShell } from '../shell/JobShell';
 export { BenchScreen } from '../features/bench/BenchScreen';

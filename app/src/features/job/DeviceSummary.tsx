@@ -6,7 +6,7 @@ import { Caution } from '../../ui/Caution';
 import { Screen } from '../../ui/Screen';
 import { Words } from '../../ui/Words';
 import { LeadCard } from './LeadCard';
-import { roleName } from './roleName';
+import { roleName } from '../../leads/roleName';
 
 /** A lead in one line: what it is, which way it goes, and what is asked of it. */
 function leadLine(feed: FeedInput): string {

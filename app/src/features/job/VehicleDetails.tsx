@@ -8,7 +8,7 @@ import { Field } from '../../ui/Field';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import type { JobDraft } from './newJob';
-import { problemAt } from './newJob';
+import { problemAt } from '../../ui/problemAt';
 import { VinPhoto } from './VinPhoto';
 
 /** Props of {@link VehicleDetails}. */

@@ -73,11 +73,6 @@ export function jobRequest(
   return result.ok ? { ok: true, body: plain as CreateJobRequest } : result;
 }
 
-/** The problem of one field, by its path. */
-export function problemAt(problems: readonly FieldProblem[], path: string): string | undefined {
-  return problems.find((one) => one.path === path)?.message;
-}
-
 /** What is still missing or wrong, in words. */
 export function spokenProblems(problems: readonly FieldProblem[]): string[] {
   // Without a vehicle nothing can be said of its year or its wheel.

@@ -1,5 +1,6 @@
 import { DEVICE_FILE, DeviceFileInput, validate } from '@lucky-thread/contract';
 import type { DeviceView } from '@lucky-thread/contract';
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
@@ -14,9 +15,10 @@ import { Loading } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 
-/** The shop's catalogue of devices: each can be handed on as a file, taken out, and one from another shop read in. */
+/** The shop's catalogue of devices: each can be changed, handed on as a file, taken out, and one from another shop read in. */
 export function Devices() {
   const devices = useDevices();
+  const router = useRouter();
   const [keep, kept] = useShopCommand('device');
   const [drop, dropped] = useShopCommand('deviceRemoval');
   const [doubted, setDoubted] = useState<string>();
@@ -44,22 +46,23 @@ export function Devices() {
         >{`✓ ${kept.outcome.data.name} was read in.`}</Words>
       )}
       {devices.data.map((device) => (
-        <View key={device.id} style={styles.entry}>
-          <DeviceHead device={device} />
-          <ActionButton
-            kind="quiet"
-            label={doubted === device.id ? 'Really take it out' : 'Take out'}
-            spoken={`${doubted === device.id ? 'Really take it out' : 'Take out'}: ${device.name}`}
-            testID={`device-drop-${device.name}`}
-            disabled={dropped.busy}
-            onPress={() => {
-              if (doubted !== device.id) return setDoubted(device.id);
-              setDoubted(undefined);
-              void drop({ id: device.id });
-            }}
-          />
-        </View>
+        <DeviceEntry
+          key={device.id}
+          device={device}
+          doubted={doubted === device.id}
+          busy={dropped.busy}
+          onTakeOut={() => {
+            if (doubted !== device.id) return setDoubted(device.id);
+            setDoubted(undefined);
+            void drop({ id: device.id });
+          }}
+        />
       ))}
+      <ActionButton
+        label="A new device"
+        testID="device-new"
+        onPress={() => router.navigate('/shop/devices/new')}
+      />
       <FilePicker
         label="Read a device from a file"
         accept=".json,application/json"
@@ -72,24 +75,50 @@ export function Devices() {
   );
 }
 
-/** A device by its leads, to be handed on as a file. */
-function DeviceHead({ device }: { readonly device: DeviceView }) {
+/** One device of the catalogue, with what can be done with it. */
+function DeviceEntry(props: {
+  readonly device: DeviceView;
+  /** It was asked to be taken out, and not said so again yet. */
+  readonly doubted: boolean;
+  readonly busy: boolean;
+  readonly onTakeOut: () => void;
+}) {
+  const { device } = props;
+  const router = useRouter();
+  const takeOut = props.doubted ? 'Really take it out' : 'Take out';
   return (
-    <>
+    <View style={styles.entry}>
       <View style={styles.grow}>
         <Words>{device.name}</Words>
         <Words kind="small" soft>
           {leadsOf(device)}
         </Words>
       </View>
-      <ActionButton
-        kind="quiet"
-        label="As a file"
-        spoken={`As a file: ${device.name}`}
-        testID={`device-file-${device.name}`}
-        onPress={() => saveText(fileName(device), fileOf(device), 'application/json')}
-      />
-    </>
+      <View style={styles.row}>
+        <ActionButton
+          kind="quiet"
+          label="Change"
+          spoken={`Change: ${device.name}`}
+          testID={`device-change-${device.name}`}
+          onPress={() => router.navigate(`/shop/devices/${device.id}`)}
+        />
+        <ActionButton
+          kind="quiet"
+          label="As a file"
+          spoken={`As a file: ${device.name}`}
+          testID={`device-file-${device.name}`}
+          onPress={() => saveText(fileName(device), fileOf(device), 'application/json')}
+        />
+        <ActionButton
+          kind="quiet"
+          label={takeOut}
+          spoken={`${takeOut}: ${device.name}`}
+          testID={`device-drop-${device.name}`}
+          disabled={props.busy}
+          onPress={props.onTakeOut}
+        />
+      </View>
+    </View>
   );
 }
 
@@ -150,5 +179,6 @@ function deviceIn(text: string): DeviceFileInput | string {
 
 const styles = StyleSheet.create({
   entry: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', gap: SPACE.xs },
-  grow: { flexGrow: 1, flexBasis: 160 },
+  row: { flexDirection: 'row', marginLeft: -SPACE.m },
+  grow: { flexGrow: 1, flexBasis: 240 },
 });

@@ -22,6 +22,8 @@ jest.mock('../../store/useShopCommand', () => ({
       shippedDevices: [mockBringIn, mockBrought],
     })[kind],
 }));
+const mockNavigate = jest.fn();
+jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: mockNavigate }) }));
 jest.mock('../../ui/saveText', () => ({ saveText: (...of: unknown[]) => mockSaved(...of) }));
 // The browser's own file dialog: here it hands over what the test puts in.
 let mockChoose:
@@ -65,6 +67,13 @@ it('hands a device on as a file that another shop reads in as it was', async () 
     ...{ kind: 'lucky-thread-device', version: 1 },
     ...{ note, device },
   });
+});
+
+it('leads to the entry of each device, and to a new one', () => {
+  renderInApp(<Devices />);
+  fireEvent.press(screen.getByTestId('device-change-Set / No. 2'));
+  fireEvent.press(screen.getByTestId('device-new'));
+  expect(mockNavigate.mock.calls).toEqual([['/shop/devices/set'], ['/shop/devices/new']]);
 });
 
 it.each([

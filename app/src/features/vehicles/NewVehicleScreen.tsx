@@ -20,8 +20,8 @@ import { EMPTY_VEHICLE, isPanelLeft, likeOf, vehicleRequests } from './newVehicl
 import { FromFile } from './FromFile';
 import { PlaceEntry } from './PlaceEntry';
 import { PlaceHeadFields } from './PlaceHeadFields';
-import { SaveBar } from './SaveBar';
-import { useUndo } from './useUndo';
+import { SaveBar } from '../../ui/SaveBar';
+import { useUndo } from '../../ui/useUndo';
 
 /** A vehicle that the shop has not met yet: what it is, and the lid of its fuse panel. */
 export function NewVehicleScreen() {

@@ -20,8 +20,8 @@ import type { PlaceDraft } from './drafts/placeDraft';
 import { draftOf, emptyPlace, readPlace } from './drafts/placeDraft';
 import { PlaceEntry } from './PlaceEntry';
 import { PlaceHeadFields } from './PlaceHeadFields';
-import { SaveBar } from './SaveBar';
-import { useUndo } from './useUndo';
+import { SaveBar } from '../../ui/SaveBar';
+import { useUndo } from '../../ui/useUndo';
 
 /** Props of {@link PlaceScreen}. */
 export interface PlaceScreenProps {

@@ -1,9 +1,9 @@
 import type { FieldProblem } from '@lucky-thread/contract';
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { ActionButton } from '../../ui/ActionButton';
-import { Caution } from '../../ui/Caution';
-import { SPACE } from '../../ui/tokens';
+import { ActionButton } from './ActionButton';
+import { Caution } from './Caution';
+import { SPACE } from './tokens';
 import { Problems } from './Problems';
 
 /** Props of {@link SaveBar}. */
@@ -17,7 +17,7 @@ export interface SaveBarProps {
   /** What it is called on the screen. */
   readonly label: string;
   /** What the test ids begin with, and the button's end with. */
-  readonly name: 'place' | 'vehicle';
+  readonly name: 'place' | 'vehicle' | 'device';
   /** Whether it can't be pressed now. */
   readonly disabled: boolean;
   /** Called to store it. */

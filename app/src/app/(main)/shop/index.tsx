@@ -1,3 +1,3 @@
-import { room } from '../../rooms/room';
+import { room } from '../../../rooms/room';
 
 export default room((rooms) => rooms.ShopScreen);

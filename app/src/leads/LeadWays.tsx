@@ -2,11 +2,11 @@ import { LEAD_DIRECTIONS, POLARITIES } from '@lucky-thread/contract';
 import type { FeedInput, LeadDirection, LeadPolarity } from '@lucky-thread/contract';
 import { isTrigger } from '@lucky-thread/core/identify';
 import { StyleSheet, View } from 'react-native';
-import { Choice } from '../../ui/Choice';
-import { Field } from '../../ui/Field';
-import { NumberField } from '../../ui/NumberField';
-import { Toggle } from '../../ui/Toggle';
-import { SPACE } from '../../ui/tokens';
+import { Choice } from '../ui/Choice';
+import { Field } from '../ui/Field';
+import { NumberField } from '../ui/NumberField';
+import { Toggle } from '../ui/Toggle';
+import { SPACE } from '../ui/tokens';
 
 /** What a lead gives or takes, whether the device works without it, and what its supply must stand. */
 export function LeadWays(props: {

@@ -1,6 +1,6 @@
 import type { FieldProblem } from '@lucky-thread/contract';
 import { View } from 'react-native';
-import { Words } from '../../ui/Words';
+import { Words } from './Words';
 
 /** Problems that are told at once; the rest when these are mended. */
 const TOLD = 3;

@@ -1,0 +1,3 @@
+import { room } from '../../../../rooms/room';
+
+export default room((rooms) => rooms.DeviceEntryRoom);
