@@ -54,7 +54,7 @@ export interface BunchSearch {
 }
 
 /** More visits than any search needs; reaching it is a fault of the plan. */
-const MOST_VISITS = 150;
+const MOST_VISITS = 400;
 
 /**
  * Follows the plan through a bunch, one visit per step; what it came to is the last answer.

@@ -59,6 +59,29 @@ it('gives a device an option that a lead hangs on, keeps it under its own id and
   });
 });
 
+it('hangs a lead on the lack of another option than the first', async () => {
+  mockDevices = {
+    data: [
+      {
+        ...SET,
+        options: [
+          { id: 'amp', name: 'Factory amplifier' },
+          { id: 'bare', name: 'No plug' },
+        ],
+      },
+    ],
+  };
+  renderInApp(<DeviceScreen deviceId="set" />);
+  press('open-lead-0');
+  press('presence-0-without');
+  press('hangs-on-0-bare');
+  press('save-device');
+  await waitFor(() => expect(mockKeep).toHaveBeenCalled());
+  expect(mockKeep.mock.calls[0]?.[0].request.device.feeds).toEqual([
+    { ...SET.feeds[0], onlyWithout: 'bare' },
+  ]);
+});
+
 it('takes steps back, and leaves the catalogue as it was', () => {
   renderInApp(<DeviceScreen deviceId="set" />);
   press('add-lead');

@@ -25,13 +25,19 @@ export interface WireAllotment {
 
 /**
  * A wire for every need that has one, no wire twice unless it carries two signals by its ohms; and for the others the wires
- * that may still serve. Whoever has the fewest wires in sight chooses first.
+ * that may still serve. Whoever has the fewest wires in sight chooses first,
+ * and of those with as many whoever has less to hope for.
  */
 export function allotWires(scope: FindScope): WireAllotment {
   const taken = new Set<string>();
   const filled = new Map<string, string>();
-  const options = scope.needs.map((wanted) => ({ wanted, fits: fitting(wanted, scope) }));
-  for (const { wanted, fits } of [...options].sort((a, b) => a.fits.length - b.fits.length)) {
+  const options = scope.needs.map((wanted) => ({
+    wanted,
+    fits: fitting(wanted, scope),
+    hope: hopeOf(wanted, scope),
+  }));
+  options.sort((a, b) => a.fits.length - b.fits.length || a.hope - b.hope);
+  for (const { wanted, fits } of options) {
     const own = fits.find((one) => !taken.has(one.sourceId) || isShared(one.leading));
     if (own === undefined) continue;
     filled.set(wanted.need.id, own.sourceId);
@@ -59,6 +65,13 @@ export function allotWires(scope: FindScope): WireAllotment {
       };
     });
   return { filled, open };
+}
+
+/** What a need has to hope for: the chances of all wires, summed. */
+function hopeOf(wanted: PreparedNeed, { candidates }: FindScope): number {
+  return candidates
+    .filter((one) => maySupply(wanted, one.sourceId))
+    .reduce((sum, { posterior }) => sum + meetsProbability(wanted, posterior), 0);
 }
 
 function fitting(wanted: PreparedNeed, scope: FindScope): Verdict[] {

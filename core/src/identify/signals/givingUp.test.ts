@@ -1,0 +1,139 @@
+import { bunchElsewhere, generateBunch } from '../../bench';
+import { needsFor, searchSignals } from '../../trial';
+import type { VehicleState } from '../../vehicle';
+import { PARKED, placeOf, stateAt } from '../../vehicle';
+import type { FindSession, Need, ProbeSource, Reading } from '../index';
+import { WORK_SECONDS, advise, soughtBy } from '../index';
+import { LOOKS } from './looks';
+
+const SCREEN: readonly Need[] = [
+  { id: 'speed', role: 'speed' },
+  { id: 'reverse', role: 'reverse' },
+  { id: 'parked', role: 'parkingBrake' },
+];
+const HOOD: readonly Need[] = [{ id: 'hood', role: 'hood' }];
+const RUN = stateAt('run');
+
+function wires(count: number, needs: readonly Need[]): ProbeSource[] {
+  return Array.from({ length: count }, (_, index) => ({
+    ...{ kind: 'wire' as const, id: `W${index + 1}`, name: `W${index + 1}`, legend: undefined },
+    ...{ fitted: true, tappable: true, logged: undefined, sought: soughtBy(needs) },
+  }));
+}
+
+function volts(sourceId: string, state: VehicleState, value: number): Reading {
+  return {
+    ...{ id: `${sourceId} ${JSON.stringify(state)}`, sourceId, contact: undefined, state },
+    value: { kind: 'volts', volts: value },
+  };
+}
+
+const session = (given: Partial<FindSession> & Pick<FindSession, 'sources' | 'needs'>) =>
+  advise({ readings: [], state: PARKED, ...given }).next;
+
+describe('a wheel that has to be lifted for the speed signal', () => {
+  const asked = { sources: wires(12, SCREEN), needs: SCREEN };
+
+  it('is lifted at once: nothing else is at work while it turns, so that each reading there serves the others too', () => {
+    const next = session(asked);
+    expect(next.kind === 'visit' && next.visit.place).toBe('rolling');
+    // What it costs is said all the same.
+    expect(next.kind === 'visit' && next.visit.seconds).toBeGreaterThan(WORK_SECONDS.lift);
+    expect(next.kind === 'visit' && next.caution).toMatch(/stands/);
+  });
+
+  it('stays on the ground where nobody asks for the speed, or nobody can lift it', () => {
+    const others = SCREEN.filter(({ role }) => role !== 'speed');
+    const places = [
+      session({ sources: wires(12, others), needs: others }),
+      session({ ...asked, cannot: ['rolling'] }),
+    ].map((next) => next.kind === 'visit' && next.visit.place);
+    for (const place of places) expect(place).not.toBe('rolling');
+  });
+});
+
+describe('a signal that may be on none of the wires', () => {
+  const everywhere: readonly VehicleState[] = [
+    ...(['off', 'run', 'justOff', 'acc', 'crank'] as const).map((place) => stateAt(place)),
+    { ...RUN, hood: true },
+    { ...RUN, lamps: true },
+    { ...RUN, brake: true },
+  ];
+  /** Wires that stand at battery voltage whatever the car does: supplies, none of them a switch’s. */
+  const live = (count: number): Reading[] =>
+    wires(count, HOOD).flatMap(({ id }) => everywhere.map((state) => volts(id, state, 12.4)));
+
+  it('is given up when what is left is not worth the touches, with the chance that is left', () => {
+    const next = session({ sources: wires(3, HOOD), readings: live(3), needs: HOOD, state: RUN });
+    expect(next.kind).toBe('exhausted');
+    expect(next.instruction).toMatch(/^The hood switch is on none of these wires[ .(]/);
+    expect(next.instruction).toMatch(/pin switch of the kit/);
+  });
+
+  it('is looked for as long as a wire is left that nobody has touched', () => {
+    const next = session({ sources: wires(4, HOOD), readings: live(3), needs: HOOD, state: RUN });
+    expect(next.kind === 'visit' && next.visit.sourceIds).toEqual(['W4']);
+  });
+
+  it.each([
+    ['own', 7, /reversing lamp is on none of these wires \(a chance of 2 % is left\)/],
+    ['other', 3, /reversing lamp is on none of these wires \(a chance of 3 % is left\)/],
+  ] as const)('is given up with less than certainty (%s bunch %d)', (whose, seed, says) => {
+    const bunch = whose === 'own' ? generateBunch(seed) : bunchElsewhere(seed);
+    const screen = needsFor(['parkingBrake', 'reverse', 'speed']);
+    expect(searchSignals(bunch, screen, { seed }).advice.next.instruction).toMatch(says);
+  });
+
+  it('is not denied while a wire leads for it: the last word names that wire', () => {
+    const bunch = bunchElsewhere(1);
+    const { advice } = searchSignals(bunch, needsFor(['lock', 'unlock', 'door']), { seed: 1 });
+    const [door] = bunch.carries.get('door') ?? [];
+    expect(advice.filled.door).toBeUndefined();
+    expect(advice.next.instruction).toContain(`The door switch may be ${door} (97 %)`);
+    expect(advice.next.instruction).not.toContain('door switch is on none');
+  });
+});
+
+it('goes to sleep for a constant however long that takes: nobody works meanwhile', () => {
+  const needs: readonly Need[] = [{ id: 'constant', role: 'constant' }];
+  const awake = LOOKS.filter(
+    ({ by, clip, place }) => by === 'meter' && clip === 'ground' && place !== 'asleep',
+  );
+  const readings = awake.map(({ state }) => volts('W1', state, 12.4));
+  const next = session({ sources: wires(1, needs), readings, needs, state: stateAt('off') });
+  expect(next.kind === 'visit' && placeOf(next.visit.state)).toBe('asleep');
+});
+
+describe('a wire that may serve two needs', () => {
+  const needs: readonly Need[] = [
+    { id: 'wake', role: 'switched', liveInAcc: true },
+    { id: 'held', role: 'retained' },
+  ];
+  const shows: readonly (readonly [state: VehicleState, value: number])[] = [
+    ...(['acc', 'run', 'engine', 'justOff'] as const).map(
+      (place) => [stateAt(place), 12.4] as const,
+    ),
+    ...(['off', 'asleep', 'crank'] as const).map((place) => [stateAt(place), 0.01] as const),
+  ];
+  const readings = shows.map(([state, value]) => volts('W1', state, value));
+
+  it.each([
+    ['first', needs],
+    ['last', [...needs].reverse()],
+  ])('goes to the one with less to hope for elsewhere, asked %s', (_, asked) => {
+    const { filled, next } = advise({
+      ...{ sources: wires(2, needs), readings, needs: asked, state: stateAt('acc') },
+    });
+    expect(filled).toEqual({ held: 'W1' });
+    expect(next.kind === 'visit' && next.visit.sourceIds).toEqual(['W2']);
+  });
+
+  it('is found as what it is in whole bunches', () => {
+    for (let seed = 1; seed <= 5; seed += 1) {
+      const bunch = generateBunch(seed, true);
+      const { advice } = searchSignals(bunch, needsFor(['accessory', 'retained']), { seed });
+      expect([advice.filled.accessory]).toEqual(bunch.carries.get('accessory'));
+      expect([advice.filled.retained]).toEqual(bunch.carries.get('retained'));
+    }
+  });
+});
