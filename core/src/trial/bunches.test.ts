@@ -150,7 +150,9 @@ it('never sends an ohmmeter to a live wire, and never asks for a lamp', () => {
     for (const visit of search.visits) {
       expect(visit.withLamp).toEqual([]);
       if (visit.instrument !== 'ohmmeter') continue;
-      for (const id of visit.sourceIds)
+      // What a ghost stands on has nothing behind it that a meter could hurt, or that could hurt a meter.
+      const fed = bunch.wires.filter(({ behind }) => behind.is !== 'open').map(({ id }) => id);
+      for (const id of visit.sourceIds.filter((one) => fed.includes(one)))
         expect(Math.abs(car.at(visit.state).on.port(id, 'chassis').volts)).toBeLessThan(0.4);
     }
   }

@@ -10,6 +10,8 @@ import type { Verdict } from '../verdict/verdict';
 export interface OpenNeed {
   readonly wanted: PreparedNeed;
   readonly wires: readonly Verdict[];
+  /** A wire that serves it as well as the need that it was given to; undefined where none does. */
+  readonly shares: Verdict | undefined;
   /** Chance that one of them gives it, 0 to 1. */
   readonly hope: number;
   /** Chance that the wire that leads does not give it: what is left to learn of the others. */
@@ -36,17 +38,18 @@ export function allotWires(scope: FindScope): WireAllotment {
     fits: fitting(wanted, scope),
     hope: hopeOf(wanted, scope),
   }));
-  options.sort((a, b) => a.fits.length - b.fits.length || a.hope - b.hope);
-  for (const { wanted, fits } of options) {
+  const inTurn = [...options].sort((a, b) => a.fits.length - b.fits.length || a.hope - b.hope);
+  for (const { wanted, fits } of inTurn) {
     const own = fits.find((one) => !taken.has(one.sourceId) || isShared(one.leading));
     if (own === undefined) continue;
     filled.set(wanted.need.id, own.sourceId);
     taken.add(own.sourceId);
   }
-  const open = scope.needs
-    .filter((wanted) => !filled.has(wanted.need.id))
-    .map((wanted) => ({
+  const open = options
+    .filter(({ wanted }) => !filled.has(wanted.need.id))
+    .map(({ wanted, fits }) => ({
       wanted,
+      shares: fits[0],
       wires: scope.candidates
         .filter((one) => maySupply(wanted, one.sourceId))
         .filter((one) => !taken.has(one.sourceId) || isShared(one.leading))
@@ -54,11 +57,11 @@ export function allotWires(scope: FindScope): WireAllotment {
         .filter(({ chance }) => chance >= HOPELESS_SIGNAL)
         .sort((a, b) => b.chance - a.chance),
     }))
-    .map(({ wanted, wires }) => {
+    .map(({ wanted, shares, wires }) => {
       const hope = wires.reduce((sum, { chance }) => sum + chance, 0);
       const [first] = wires;
       return {
-        wanted,
+        ...{ wanted, shares },
         hope: Math.min(1, hope),
         wires: hope < GIVEN_UP ? [] : wires.map(({ verdict }) => verdict),
         leftFor: (wire: Verdict) => (wire === first?.verdict ? 1 : 1 - (first?.chance ?? 0)),

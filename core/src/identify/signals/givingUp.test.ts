@@ -4,7 +4,10 @@ import type { VehicleState } from '../../vehicle';
 import { PARKED, placeOf, stateAt } from '../../vehicle';
 import type { FindSession, Need, ProbeSource, Reading } from '../index';
 import { WORK_SECONDS, advise, soughtBy } from '../index';
+import { preparedNeedOf } from '../need/needs';
+import type { OpenNeed } from './allotWires';
 import { LOOKS } from './looks';
+import { sayNotThere } from './say';
 
 const SCREEN: readonly Need[] = [
   { id: 'speed', role: 'speed' },
@@ -84,13 +87,26 @@ describe('a signal that may be on none of the wires', () => {
     expect(searchSignals(bunch, screen, { seed }).advice.next.instruction).toMatch(says);
   });
 
-  it('is not denied while a wire leads for it: the last word names that wire', () => {
-    const bunch = bunchElsewhere(1);
-    const { advice } = searchSignals(bunch, needsFor(['lock', 'unlock', 'door']), { seed: 1 });
-    const [door] = bunch.carries.get('door') ?? [];
-    expect(advice.filled.door).toBeUndefined();
-    expect(advice.next.instruction).toContain(`The door switch may be ${door} (97 %)`);
-    expect(advice.next.instruction).not.toContain('door switch is on none');
+  describe('in the last word', () => {
+    const readings = [volts('W1', RUN, 12.4), volts('W1', { ...RUN, hood: true }, 0.01)];
+    const { verdicts } = advise({ sources: wires(1, HOOD), readings, needs: HOOD, state: RUN });
+    const [verdict] = verdicts;
+    if (verdict === undefined) throw new Error('no verdict');
+    const wanted = preparedNeedOf({ id: 'hood', role: 'hood' });
+    const open = { wanted, hope: 0.7, shares: undefined, leftFor: () => 1 };
+    const input = { candidates: verdicts, sources: new Map([['W1', { name: 'the grey one' }]]) };
+    const said = (one: Partial<OpenNeed>): string =>
+      sayNotThere([{ ...open, wires: [], ...one }], input).instruction;
+
+    it('is not denied while a wire leads for it: that wire is named', () => {
+      expect(said({ wires: [verdict] })).toMatch(/^The hood switch may be the grey one \(\d+ %\)/);
+      expect(said({ hope: 0.02 })).toMatch(/on none of these wires \(a chance of 2 % is left\)/);
+      expect(said({ hope: 0.001 })).toMatch(/on none of these wires\. Fit/);
+    });
+
+    it('may share the wire of another need', () => {
+      expect(said({ shares: verdict })).toMatch(/the grey one, taken already, serves for it too/);
+    });
   });
 });
 

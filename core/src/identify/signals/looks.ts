@@ -22,6 +22,8 @@ const RUN = stateAt('run');
 
 const STATES: readonly (readonly [place: StitchPlace, state: VehicleState, held?: 'held'])[] = [
   ['run', RUN],
+  // A door's own switch, at either end of its way.
+  ['run', { ...RUN, driverDoor: 'closed' }],
   ['off', stateAt('off')],
   ['acc', stateAt('acc')],
   ['lamps', { ...RUN, lamps: true }],

@@ -6,6 +6,7 @@ import type { NextAction, PlanInput } from '../plan/nextAction';
 import { TRIGGER_NAMES } from './names';
 import { isTrigger } from '../need/triggers';
 import type { OpenNeed } from './allotWires';
+import type { Verdict } from '../verdict/verdict';
 import type { Look } from './looks';
 import type { Touches } from './touches';
 
@@ -56,6 +57,8 @@ const CLIP: Record<ClipName, string> = {
 };
 
 function arriveAt({ place, state }: Look, open: readonly OpenNeed[]): string {
+  if (place === 'run' && state.driverDoor === 'closed')
+    return 'Key to run, driver’s door shut, everything else at rest';
   if (place === 'run' && open.some(({ wanted }) => OF_THE_RADIO.includes(wanted.need.role)))
     return 'Key to run, radio off, everything else at rest';
   if (place === 'lamps' && state.key !== 'run') return WITH_LAMPS[state.key] ?? WITH_LAMPS.off;
@@ -164,8 +167,17 @@ export function sayDeferred(places: readonly StitchPlace[]): NextAction {
   };
 }
 
+/** What the last word is told of the wires. */
+interface Told {
+  readonly candidates: readonly Verdict[];
+  readonly sources: ReadonlyMap<string, { readonly name: string }>;
+}
+
 /** Which signals are not on these wires, and the way round each. */
-export function sayNotThere(open: readonly OpenNeed[], input: PlanInput): NextAction {
+export function sayNotThere(
+  open: readonly OpenNeed[],
+  input: Told,
+): Extract<NextAction, { kind: 'exhausted' }> {
   const needs = open.map(({ wanted }) => wanted.need);
   const none = input.candidates.length === 0;
   return {
@@ -180,12 +192,14 @@ export function sayNotThere(open: readonly OpenNeed[], input: PlanInput): NextAc
 /** A wire that leads with this chance or more, and can't be made sure, is named: the last word must not deny it. */
 const MAY_BE = 0.1;
 
-function notFound({ wanted, wires: [first], hope }: OpenNeed, input: PlanInput): string {
+function notFound({ wanted, wires: [first], hope, shares }: OpenNeed, input: Told): string {
   const name = raised(nameOf(wanted.need));
+  const named = ({ sourceId }: Verdict): string => input.sources.get(sourceId)?.name ?? sourceId;
+  if (shares !== undefined)
+    return `${name} has no wire of its own here: ${named(shares)}, taken already, serves for it too, where it carries both.`;
   const chance = first === undefined ? 0 : meetsProbability(wanted, first.posterior);
   if (first !== undefined && chance >= MAY_BE) {
-    const source = input.sources.get(first.sourceId)?.name ?? first.sourceId;
-    return `${name} may be ${source} (${percent(chance)}), but nothing left to read here makes it sure. Otherwise: ${lowered(wayRound(wanted.need))}`;
+    return `${name} may be ${named(first)} (${percent(chance)}), but nothing left to read here makes it sure. Otherwise: ${lowered(wayRound(wanted.need))}`;
   }
   const left = hope >= 0.005 ? ` (a chance of ${percent(hope)} is left)` : '';
   return `${name} is on none of these wires${left}. ${wayRound(wanted.need)}`;

@@ -94,6 +94,9 @@ function isAskedFor({ place, state }: Look, needs: readonly OpenNeed[]): boolean
   // Accessory with the lamps on tells the low beam from lamps that only want the key on, and nothing else.
   if (place === 'lamps' && state.key === 'acc')
     return needs.some(({ wanted }) => wanted.need.role === 'lowBeam');
+  // With the door shut nothing else changes.
+  if (place === 'run' && state.driverDoor === 'closed')
+    return needs.some(({ wanted }) => wanted.need.role === 'door');
   return !ON_DEMAND.includes(place) || needs.some(({ wanted }) => wanted.mustSee.includes(place));
 }
 
