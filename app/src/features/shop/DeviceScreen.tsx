@@ -53,7 +53,12 @@ function DeviceEntry({ before }: { readonly before: (DeviceDraft & { id: string 
   const [id] = useState(() => before?.id ?? uuidv7());
   const [draft, setDraft] = useState<DeviceDraft>(() => before ?? newDeviceDraft());
   const [problems, setProblems] = useState<readonly FieldProblem[]>([]);
-  const { changing, undo } = useUndo<DeviceDraft>(setDraft);
+  // Fields that keep what is typed in their own form begin anew when a step is taken back.
+  const [stepsBack, setStepsBack] = useState(0);
+  const { changing, undo } = useUndo<DeviceDraft>((earlier) => {
+    setDraft(earlier);
+    setStepsBack((count) => count + 1);
+  });
   const change = (next: Partial<DeviceDraft>, step: string): void => {
     changing(draft, step);
     setDraft({ ...draft, ...next });
@@ -92,7 +97,7 @@ function DeviceEntry({ before }: { readonly before: (DeviceDraft & { id: string 
         problems={problems}
         onDevice={(device, step) => change({ device }, step)}
       />
-      <Leads draft={draft} problems={problems} onChange={change} />
+      <Leads draft={draft} problems={problems} stepsBack={stepsBack} onChange={change} />
       <ActionButton
         kind="quiet"
         label="Leave it as it was"
@@ -137,7 +142,12 @@ function Head({ draft, problems, onChange }: PartProps) {
   );
 }
 
-function Leads({ draft, problems, onChange }: PartProps) {
+function Leads({
+  draft,
+  problems,
+  stepsBack,
+  onChange,
+}: PartProps & { readonly stepsBack: number }) {
   const { device } = draft;
   const { feeds, options = [] } = device;
   const [opened, setOpened] = useState<string>();
@@ -150,7 +160,7 @@ function Leads({ draft, problems, onChange }: PartProps) {
         const at = `device.feeds.${index}.`;
         return (
           <LeadEntry
-            key={lead.id}
+            key={`${lead.id} ${stepsBack}`}
             lead={lead}
             index={index}
             options={options}

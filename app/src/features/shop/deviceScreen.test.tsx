@@ -93,6 +93,9 @@ it('takes steps back, and leaves the catalogue as it was', () => {
   expect(screen.getByTestId('lead-name-0').props.value).toBe('Constant');
   press('undo-entry');
   expect(screen.queryByTestId('lead-1')).toBeNull();
+  type('own-amps-0', '9');
+  press('undo-entry');
+  expect(screen.getByTestId('own-amps-0').props.value).toBe('7');
   fireEvent.press(screen.getByText('Leave it as it was'));
   expect(mockNavigate).toHaveBeenCalledWith('/shop');
   expect(mockKeep).not.toHaveBeenCalled();
