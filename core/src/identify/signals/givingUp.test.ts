@@ -153,3 +153,22 @@ describe('a wire that may serve two needs', () => {
     }
   });
 });
+
+// On the first bunch the door's wire pulses, which a data line does as well; on the second only ohms tell how a lock is worked.
+it.each([1, 10])(
+  'finds doors and locks that one look alone leaves open (other bunch %d)',
+  (seed) => {
+    const bunch = bunchElsewhere(seed);
+    const signals = ['lock', 'unlock', 'door'] as const;
+    const { advice } = searchSignals(bunch, needsFor(signals), { seed });
+    for (const signal of signals) {
+      const wires = bunch.carries.get(signal) ?? [];
+      expect([signal, wires.length === 0 ? undefined : wires]).toEqual([
+        signal,
+        advice.filled[signal] === undefined
+          ? undefined
+          : expect.arrayContaining([advice.filled[signal]]),
+      ]);
+    }
+  },
+);
