@@ -125,7 +125,16 @@ const MADE_BY = 'Made-By';
  * @throws Problem when nobody is signed in.
  */
 export function actorOf(request: Pick<Request, 'user'>): Actor {
-  if (request.user === undefined) throw unauthenticated();
-  const { id: userId, shopId, name } = request.user;
+  const { id: userId, shopId, name } = userIn(request);
   return { userId, shopId, name };
+}
+
+/**
+ * The person behind a request, with their shop as it was when the request came.
+ *
+ * @throws Problem when nobody is signed in.
+ */
+export function userIn(request: Pick<Request, 'user'>): User {
+  if (request.user === undefined) throw unauthenticated();
+  return request.user;
 }

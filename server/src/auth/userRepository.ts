@@ -14,6 +14,8 @@ export interface User {
   readonly name: string;
   /** A lead may also change the shop's settings. */
   readonly role: 'installer' | 'lead';
+  /** The transaction that last changed what the shop's tap sheets show. */
+  readonly logStamp: number;
 }
 
 /** A person and the hash of their password. */
@@ -39,5 +41,6 @@ export const credentialColumns = {
   shopName: shops.name,
   name: users.name,
   role: users.role,
+  logStamp: shops.logStamp,
   passwordHash: users.passwordHash,
 };

@@ -1,6 +1,7 @@
 import type { JobView, ReadingView } from '@lucky-thread/contract';
 import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
+import { statementsOf } from '../testing/statements';
 import type { TestServer, Visitor } from '../testing/testServer';
 import { readingBody, startTestServer } from '../testing/testServer';
 
@@ -13,23 +14,6 @@ beforeAll(async () => {
   job = await visitor.job();
 });
 afterAll(() => server.stop());
-
-/** The statements that a request sends to the database; what the driver itself asks for is none. */
-async function statementsOf(request: () => Promise<unknown>): Promise<string[]> {
-  const sent: string[] = [];
-  const original = pg.Client.prototype.query;
-  const spy = jest.spyOn(pg.Client.prototype, 'query').mockImplementation(function (
-    this: pg.Client,
-    ...args: unknown[]
-  ) {
-    const [first] = args as [string | { text: string }];
-    sent.push(typeof first === 'string' ? first : first.text);
-    return Reflect.apply(original, this, args) as never;
-  });
-  await request();
-  spy.mockRestore();
-  return sent;
-}
 
 const path = (id: string) => `/jobs/${job.id}/readings/${id}`;
 

@@ -5,7 +5,7 @@ import { Router } from 'express';
 import { LogTapRequest } from '@lucky-thread/contract';
 import type { TapPage } from '@lucky-thread/contract';
 import type { Actor } from '../auth/session';
-import { actorOf } from '../auth/session';
+import { actorOf, userIn } from '../auth/session';
 import type { Database } from '../db/database';
 import { cursorIn } from '../http/cursor';
 import { checked, idIn } from '../http/handlers';
@@ -14,6 +14,7 @@ import { getJob } from '../jobs/jobService';
 import { findPlaces } from '../vehicles/placeRepository';
 import { tapsAsCsv } from './csv/writeTaps';
 import { importTaps } from './importTaps';
+import { sheetPage } from './keptSheets';
 import { TAP_CURSOR, pageOfTaps, tapsForJob } from './tapRepository';
 import { logTap } from './tapService';
 
@@ -22,7 +23,9 @@ export function tapRoutes(db: Database): Router {
   const router = Router();
   router.get('/models/:modelId/taps', async (request, response) => {
     const modelId = idIn(request.params.modelId, 'model');
-    response.json(await page(db, actorOf(request), modelId, request.query.after));
+    const after = cursorIn(request.query.after, TAP_CURSOR);
+    const { shopId, logStamp: stamp } = userIn(request);
+    response.type('json').send(await sheetPage(db, { shopId, stamp, modelId, after }));
   });
   router.get('/models/:modelId/taps.csv', async (request, response) => {
     const modelId = idIn(request.params.modelId, 'model');

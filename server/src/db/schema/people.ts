@@ -19,6 +19,8 @@ export const shops = pgTable('shops', {
   /** How it works; null as long as nobody changed anything. */
   settings: jsonb().$type<ShopSettings>(),
   version: integer().notNull().default(1),
+  /** The transaction that last changed what its tap sheets show; triggers write it, so no writer can forget to. */
+  logStamp: bigint({ mode: 'number' }).notNull().default(0),
 });
 
 /** People who sign in. Names are roles in the shop, nothing more is needed. */
