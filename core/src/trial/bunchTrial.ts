@@ -79,6 +79,7 @@ export function* searchSteps(
     const advice = adviseOn({
       ...{ sources, readings: bench.readings, state: bench.state(), needs, clip: bench.clip() },
       alone: given.alone === true,
+      lamp: true,
       on: bench.readings.at(-1)?.sourceId,
       until: given.until ?? 'role',
     });

@@ -27,6 +27,7 @@ import { HandbookEntry } from './HandbookEntry';
 import { countingRows } from '../../work/jobReadings';
 import { NextDock } from './NextDock';
 import { ReadingPad } from '../../instruments/ReadingPad';
+import type { MeterTouch } from '../../meter/meter';
 import { useDefer } from './useDefer';
 import type { Finding } from '../../work/useFind';
 import { useFollowPlan } from './useFollowPlan';
@@ -133,12 +134,13 @@ function SourcePad(
   const { source, context, finding } = props;
   const jobId = context.job.id;
   const { state, clip } = finding.probing;
-  const byOhms = asksOhms(finding, source.id);
+  const measure = asksFor(finding, source.id);
+  const byOhms = measure === 'ohms';
   const taker = useTakeReading({
     jobId,
     sourceId: source.id,
     state,
-    ...(byOhms ? { measure: 'ohms' as const } : {}),
+    ...(measure === undefined ? {} : { measure }),
     ...(clip === 'constant' && !byOhms ? { clipId: BATTERY } : {}),
   });
   const last = countingRows(finding.rows).findLast((row) => !isLeadPoint(row.sourceId));
@@ -151,24 +153,37 @@ function SourcePad(
       {context.job.device.feeds.some(({ role }) => isTrigger(role)) && (
         <ClipNow jobId={jobId} clip={clip} />
       )}
-      <View style={styles.padHead}>
-        <Words kind="heading" testID="selected-slot" lines={1} style={styles.fill}>
-          {titleOf(source)}
-        </Words>
-        <ActionButton
-          kind="quiet"
-          label="Undo last"
-          testID="undo"
-          disabled={last === undefined}
-          onPress={undo}
-        />
-      </View>
+      <PadHead source={source} undo={last === undefined ? undefined : undo} />
       <ReadingPad
         taker={taker}
         simulated={context.model.simulated}
-        first={byOhms ? 'meter' : context.settings.schools.tester}
+        first={FIRST[measure ?? 'volts'] ?? context.settings.schools.tester}
         unit={byOhms ? 'Ω' : 'V'}
         onTaken={props.onTaken}
+      />
+    </View>
+  );
+}
+
+/** What is touched, and the way back from the last reading; undefined while there is none. */
+function PadHead({
+  source,
+  undo,
+}: {
+  readonly source: Source;
+  readonly undo: (() => void) | undefined;
+}) {
+  return (
+    <View style={styles.padHead}>
+      <Words kind="heading" testID="selected-slot" lines={1} style={styles.fill}>
+        {titleOf(source)}
+      </Words>
+      <ActionButton
+        kind="quiet"
+        label="Undo last"
+        testID="undo"
+        disabled={undo === undefined}
+        onPress={() => undo?.()}
       />
     </View>
   );
@@ -194,15 +209,20 @@ function usePadKeys(
 /** What the clip sits on when it counts from plus: the battery's own post, or a constant that was proved. */
 const BATTERY = 'battery+';
 
-/** Whether the plan asks for ohms at a source in the state the car is in. */
-function asksOhms({ advice, probing }: Finding, sourceId: string): boolean {
-  if (advice?.next.kind !== 'visit') return false;
+/** The tester that comes first where the plan asks for one. */
+const FIRST: Partial<Record<NonNullable<MeterTouch['measure']>, 'meter' | 'lamp'>> = {
+  ohms: 'meter',
+  lamp: 'lamp',
+};
+
+/** What else than volts the plan asks for at a source in the state the car is in. */
+function asksFor({ advice, probing }: Finding, sourceId: string): 'ohms' | 'lamp' | undefined {
+  if (advice?.next.kind !== 'visit') return undefined;
   const { visit } = advice.next;
-  return (
-    visit.instrument === 'ohmmeter' &&
-    visit.sourceIds.includes(sourceId) &&
-    stateId(visit.state) === stateId(probing.state)
-  );
+  if (!visit.sourceIds.includes(sourceId) || stateId(visit.state) !== stateId(probing.state))
+    return undefined;
+  if (visit.withLamp.includes(sourceId)) return 'lamp';
+  return visit.instrument === 'ohmmeter' ? 'ohms' : undefined;
 }
 
 /** Where the clip sits, and the way back to bare metal. */

@@ -167,11 +167,13 @@ const AMONG_SIGNALS: Partial<Record<CircuitFunction, number>> = {
   none: 0.12,
 };
 
-/** Switches whose pull-up passes for a supply; whoever looks for supplies alone meets them all the same. */
+/** Switches and pulses whose pull-up passes for a supply; whoever looks for supplies alone meets them all the same. */
 const AMONG_SUPPLIES: Partial<Record<CircuitFunction, number>> = {
   lampsNegative: 0.05,
   hoodSwitch: 0.05,
   horn: 0.15,
+  speedPulse: 0.05,
+  tachPulse: 0.03,
 };
 
 /** What else may lie there, by what is looked for. */

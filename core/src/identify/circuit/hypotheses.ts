@@ -145,6 +145,7 @@ const ODDLY: Partial<Record<Level, number>> = {
   half: 0.0003,
   bus: 0.0003,
   five: 0.0003,
+  pulled: 0.00001,
   pulse: 0.0005,
   open: 0.0005,
   quiet: 0.0005,
@@ -221,15 +222,16 @@ export function sharesOf(
   let [live, dead] = [0, 0];
   for (const hypothesis of HYPOTHESES.filter((one) => one.function === of)) {
     const stand = hypothesis.stand(state);
-    if (stand === 'battery') live += hypothesis.share;
+    if (stand === 'battery' || stand === 'pulled') live += hypothesis.share;
     else if (['dead', 'chassis', 'bonded'].includes(stand)) dead += hypothesis.share;
   }
   return { live, dead };
 }
 
-/** Whether a hypothesis has the circuit at battery voltage in a state. */
+/** Whether a hypothesis has the circuit at battery voltage in a state, be it by a pull-up. */
 export function isLive(hypothesis: Hypothesis, state: VehicleState): boolean {
-  return hypothesis.stand(state) === 'battery';
+  const stand = hypothesis.stand(state);
+  return stand === 'battery' || stand === 'pulled';
 }
 
 /** What a circuit does in every state in which it is not fed: it lies at ground, or floats with a ghost on it, or without. */
@@ -265,5 +267,5 @@ const ROW_INDEX: ReadonlyMap<RowKey, number> = new Map(
 
 /** What "none of these" expects in any state: nothing in particular, but the same at every look. */
 export const UNKNOWN_LEVELS: PerLevel = [
-  0.38, 0.18, 0.04, 0.11, 0.11, 0.08, 0.03, 0.02, 0.03, 0.02,
+  0.38, 0.18, 0.04, 0.11, 0.11, 0.08, 0.03, 0.02, 0.03, 0.02, 0,
 ];

@@ -3,7 +3,8 @@ import type { Glow, Reading } from '../reading/reading';
 
 /**
  * Electrical levels a point can be at: battery voltage; ground through a load; the chassis itself; open, so that a meter shows ghost
- * voltages; open and quiet, so that it shows none; part of the battery voltage, as on a pull-up; pulsing between on and off; half the supply, as amplifier
+ * voltages; open and quiet, so that it shows none; part of the battery voltage, as behind a divider; battery voltage that only a module's
+ * pull-up gives, so that a meter shows it and a filament does not burn; pulsing between on and off; half the supply, as amplifier
  * outputs; a data line's bias; a sensor's 5 V.
  */
 export const LEVELS = [
@@ -17,6 +18,7 @@ export const LEVELS = [
   'half',
   'bus',
   'five',
+  'pulled',
 ] as const;
 /** One electrical level. */
 export type Level = (typeof LEVELS)[number];
@@ -77,6 +79,7 @@ const GLOW: Record<Level, GlowRow> = {
   half: [0.15, 0.8, 0.04, 0.01],
   bus: [0.005, 0.015, 0.975, 0.005],
   five: [0.005, 0.035, 0.955, 0.005],
+  pulled: [0.002, 0.018, 0.978, 0.002],
 };
 /** Cranking dims a lamp on a live feed: at 8 V it gives a quarter of its light. */
 const GLOW_CRANKING: GlowRow = [0.68, 0.29, 0.029, 0.001];
@@ -92,6 +95,7 @@ const GLOW_FROM_CONSTANT: Record<Level, GlowRow> = {
   half: [0.15, 0.8, 0.04, 0.01],
   bus: [0.02, 0.1, 0.87, 0.01],
   five: [0.02, 0.1, 0.87, 0.01],
+  pulled: [0.003, 0.006, 0.99, 0.001],
 };
 /** An LED tester hardly loads: it glows on pull-ups and on a bus. */
 const GLOW_LED: Record<Level, GlowRow> = {
@@ -102,6 +106,7 @@ const GLOW_LED: Record<Level, GlowRow> = {
   half: [0.85, 0.13, 0.01, 0.01],
   bus: [0.05, 0.65, 0.25, 0.05],
   five: [0.25, 0.7, 0.04, 0.01],
+  pulled: [0.45, 0.5, 0.04, 0.01],
 };
 const GLOW_COLUMN: Record<Glow, 0 | 1 | 2 | 3> = { lit: 0, dim: 1, dark: 2, pulsing: 3 };
 
@@ -117,6 +122,7 @@ const JUMPS: Record<Level, number> = {
   half: 0.01,
   bus: 0.06,
   five: 0.005,
+  pulled: 0.004,
 };
 
 /** Chance of hardly any ohms to ground, of few, of many, and of no continuity, by level. Common practice. */
@@ -131,6 +137,7 @@ const OHMS: Record<Level, readonly [hard: number, few: number, many: number, non
   half: [0.01, 0.04, 0.75, 0.2],
   bus: [0.01, 0.01, 0.88, 0.1],
   five: [0.01, 0.01, 0.88, 0.1],
+  pulled: [0.01, 0.04, 0.75, 0.2],
 };
 /** Upper ends of the first three columns, Ω; a ground with a poor contact still shows a few ohms. */
 const OHM_STEPS: readonly [number, number, number] = [1.5, 8, 1e6];
@@ -197,6 +204,7 @@ function cleanDensity(level: Level, volts: number, under: Under): number {
   const { mean, sigma } = under.battery;
   switch (level) {
     case 'battery':
+    case 'pulled':
       return batteryDensity(volts, under.battery);
     case 'ground':
     case 'chassis':

@@ -1,4 +1,4 @@
-import type { LockSwitch, VehicleState } from '../../vehicle';
+import type { CircuitFunction, LockSwitch, VehicleState } from '../../vehicle';
 import type { Hypothesis, Rows, Stand } from './hypothesis';
 import { BULBS, live, on, running, wire } from './hypothesis';
 
@@ -17,9 +17,9 @@ const pulse =
 
 /** Where a pulse may rest while the key is on: at what its module pulls it up to. */
 const RESTS = [
-  ['five', 0.22],
-  ['part', 0.22],
-  ['battery', 0.1],
+  ['five', 0.24],
+  ['part', 0.24],
+  ['pulled', 0.06],
 ] as const;
 
 /** Share of switches that work the other way round from most of their kind. Common practice: few. */
@@ -89,6 +89,15 @@ export const SWITCH_WIRES: readonly Hypothesis[] = [
   ...wire('lockReversing', heldRows('battery', 'chassis'), 0.02),
   ...wire('lockMultiplex', ladders()),
 ];
+
+const SWITCH_FUNCTIONS: ReadonlySet<CircuitFunction> = new Set(
+  SWITCH_WIRES.map((one) => one.function),
+);
+
+/** Whether a function is a wire that a switch, a lever or a wheel changes. */
+export function isSwitchWire(of: CircuitFunction): boolean {
+  return SWITCH_FUNCTIONS.has(of);
+}
 
 /** A wire that its switch ties to ground, one row for each thing that may pull it up at rest. */
 function pulledUp(variant: string, share: number, tied: When): Rows {

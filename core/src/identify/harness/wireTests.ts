@@ -82,6 +82,7 @@ const SEEN_BY: Record<WireLook['instrument'], Seen> = {
     half: 2,
     bus: 0,
     five: 0,
+    pulled: 0,
   },
 };
 const KINDS = 7;

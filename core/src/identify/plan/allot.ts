@@ -3,6 +3,8 @@ import type { PreparedNeed } from '../need/needs';
 import type { Circumstances, Pursuit } from './pursuit';
 import { pursuitsFor } from './pursuit';
 import { byScarcity, fillsFor } from '../need/fills';
+import { isSignal } from '../need/needs';
+import { lampWantedAt } from '../verdict/settled';
 import type { Verdict } from '../verdict/verdict';
 
 /** What serves the needs so far, and what to follow up for the others. No source twice. */
@@ -52,10 +54,15 @@ interface Options {
   readonly pursuits: () => readonly Pursuit[];
 }
 
+/** Whether a wire is tried with a lamp before it is taken: a slot’s legend speaks for it, nothing for a wire. */
+function isLampWanted(verdict: Verdict, wanted: PreparedNeed, { lamp }: Circumstances): boolean {
+  return lamp && !isSignal(wanted.need) && lampWantedAt(verdict) !== undefined;
+}
+
 function optionsFor(wanted: PreparedNeed, scope: FindScope, at: Circumstances): Options {
   let pursuits: readonly Pursuit[] | undefined;
   return {
-    fills: fillsFor(wanted, scope),
+    fills: fillsFor(wanted, scope).filter((one) => !isLampWanted(one, wanted, at)),
     pursuits: () => (pursuits ??= pursuitsFor(wanted, scope, at)),
   };
 }

@@ -3,7 +3,7 @@ import { PLACE_WORDS, placeOf } from '../../vehicle';
 import type { FindScope } from '../need/findScope';
 import { allot } from './allot';
 import type { Pursuit } from './pursuit';
-import { hasGhost } from '../verdict/settled';
+import { hasGhost, isPulledUpAt } from '../verdict/settled';
 import { expectation } from '../need/doubt';
 import { WAITS, nextVisit } from './nextVisit';
 import type { OrderOfVisits } from './orderOfVisits';
@@ -18,12 +18,12 @@ export interface Visit {
   readonly place: StitchPlace;
   /** Sources to be touched, in order. */
   readonly sourceIds: readonly string[];
-  /** Those of them to be touched with the lamp, because a meter showed a ghost there. */
+  /** Those of them to be touched with the lamp, because a meter showed a ghost there, or what may be a pull-up. */
   readonly withLamp: readonly string[];
   /** Seconds of work, change of state included. */
   readonly seconds: number;
   /** What they are touched with; left out: whatever is in hand. */
-  readonly instrument?: 'meter' | 'ohmmeter';
+  readonly instrument?: 'meter' | 'ohmmeter' | 'lamp';
   /** Where its other end sits; left out: ground. */
   readonly clip?: 'ground' | 'constant';
 }
@@ -151,7 +151,8 @@ function bestVisit(
   const withLamp = input.lamp
     ? sourceIds.filter((id) => {
         const verdict = input.verdicts.get(id);
-        return verdict !== undefined && hasGhost(place, verdict);
+        if (verdict === undefined) return false;
+        return hasGhost(place, verdict) || isPulledUpAt(place, verdict);
       })
     : [];
   return { place, state, sourceIds, withLamp, seconds };
@@ -273,6 +274,8 @@ function becauseOf(visit: Visit, input: PlanInput): string {
   const missing = verdict?.missing.find((one) => one.place === visit.place);
   if (verdict?.claim !== undefined && verdict?.status === 'unread')
     return 'The log of this model names it; this confirms it for this car.';
+  if (verdict !== undefined && visit.withLamp.length > 0 && isPulledUpAt(visit.place, verdict))
+    return 'A meter shows battery voltage on a module’s pull-up as well; only what can feed something burns a lamp.';
   if (visit.withLamp.length > 0)
     return 'A meter shows ghosts on an open wire; a ghost does not light a lamp.';
   if (missing !== undefined || verdict?.status === 'unresolved')

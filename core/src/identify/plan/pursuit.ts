@@ -6,7 +6,7 @@ import type { FindScope } from '../need/findScope';
 import type { PreparedNeed } from '../need/needs';
 import { isSignal, meetsProbability } from '../need/needs';
 import { willDoubt } from '../belief/missedTouch';
-import { isSettled } from '../verdict/settled';
+import { isSettled, lampWantedAt } from '../verdict/settled';
 import { TRUSTED_CLAIM } from '../reading/source';
 import { VISIT_ORDER, WORK_SECONDS, changeSeconds } from '../visit/workCosts';
 import { isLiveAtVisit, visitState } from '../visit/visitState';
@@ -144,6 +144,10 @@ function checksFor(
   for (const { place } of settles && wantsName(wanted, given.until) ? verdict.missing : [])
     if (isToBeSeen(place) && !chosen.some((one) => one.place === place))
       chosen.push({ place, gain: NAMING_GAIN, expectLive: true });
+  const mayWantLamp = given.lamp && !isSignal(wanted.need);
+  const lampAt = mayWantLamp ? lampWantedAt(verdict, placeOf(given.state)) : undefined;
+  if (lampAt !== undefined && settles && !chosen.some((one) => one.place === lampAt))
+    chosen.push({ place: lampAt, gain: NAMING_GAIN, expectLive: true });
   for (const { place } of verdict.contradictions)
     if (left.has(place)) chosen.push({ place, gain: 1, expectLive: true });
   const danger = dangerAfter(wanted, verdict, chosen);

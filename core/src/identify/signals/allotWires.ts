@@ -1,9 +1,10 @@
 import type { FindScope } from '../need/findScope';
 import { fills, isSeen, maySupply } from '../need/fills';
 import type { PreparedNeed } from '../need/needs';
-import { meetsProbability, sureOf } from '../need/needs';
+import { isSignal, meetsProbability, sureOf } from '../need/needs';
 import { HOPELESS_SIGNAL } from '../need/thresholds';
 import { isShared, isTrigger } from '../need/triggers';
+import { lampWantedAt } from '../verdict/settled';
 import type { Verdict } from '../verdict/verdict';
 
 /** A need with the wires that may still serve it, likeliest first. */
@@ -30,7 +31,7 @@ export interface WireAllotment {
  * that may still serve. Whoever has the fewest wires in sight chooses first,
  * and of those with as many whoever has less to hope for.
  */
-export function allotWires(scope: FindScope): WireAllotment {
+export function allotWires(scope: FindScope & { readonly lamp: boolean }): WireAllotment {
   const taken = new Set<string>();
   const filled = new Map<string, string>();
   const options = scope.needs.map((wanted) => ({
@@ -77,12 +78,18 @@ function hopeOf(wanted: PreparedNeed, { candidates }: FindScope): number {
     .reduce((sum, { posterior }) => sum + meetsProbability(wanted, posterior), 0);
 }
 
-function fitting(wanted: PreparedNeed, scope: FindScope): Verdict[] {
-  return scope.candidates
-    .filter((one) => maySupply(wanted, one.sourceId) && fills(wanted, one, untilFor(wanted, scope)))
-    .map((verdict) => ({ verdict, chance: meetsProbability(wanted, verdict.posterior) }))
-    .sort((a, b) => b.chance - a.chance)
-    .map(({ verdict }) => verdict);
+function fitting(wanted: PreparedNeed, scope: FindScope & { readonly lamp: boolean }): Verdict[] {
+  return (
+    scope.candidates
+      .filter(
+        (one) => maySupply(wanted, one.sourceId) && fills(wanted, one, untilFor(wanted, scope)),
+      )
+      // Nothing printed speaks for a wire: whoever has a lamp sees first whether it can feed anything.
+      .filter((one) => isSignal(wanted.need) || !scope.lamp || lampWantedAt(one) === undefined)
+      .map((verdict) => ({ verdict, chance: meetsProbability(wanted, verdict.posterior) }))
+      .sort((a, b) => b.chance - a.chance)
+      .map(({ verdict }) => verdict)
+  );
 }
 
 /** A trigger's wire must have its name: how it is joined depends on its kind. */

@@ -9,7 +9,7 @@ import {
 import type { PerLevel } from '../circuit/levels';
 import { LEVELS } from '../circuit/levels';
 import type { Seen } from '../circuit/seenBy';
-import { METER_SEES, OHMMETER_SEES } from '../circuit/seenBy';
+import { LAMP_SEES, METER_SEES, OHMMETER_SEES } from '../circuit/seenBy';
 import type { Posterior } from '../belief/posterior';
 import type { StateEvidence } from '../belief/stateEvidence';
 import type { Look } from './looks';
@@ -21,6 +21,7 @@ export const KINDS = 7;
 
 function seenBy({ by, clip }: Look): Seen {
   if (by === 'ohmmeter') return OHMMETER_SEES;
+  if (by === 'lamp') return LAMP_SEES;
   return clip === 'constant' ? FROM_CONSTANT : METER_SEES;
 }
 

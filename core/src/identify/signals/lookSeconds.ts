@@ -25,9 +25,9 @@ export function dueSeconds(look: Look, { state, lifted = false }: PlanInput): nu
   return look.state.rolling === true && state.rolling !== true && !lifted ? WORK_SECONDS.lift : 0;
 }
 
-/** Moving the clip, or changing the range. */
+/** Moving the clip, or changing the range or the tester. */
 function clipSeconds({ clip, by }: Look, { clip: now = 'ground' }: PlanInput): number {
-  return (clip === now ? 0 : WORK_SECONDS.clip) + (by === 'ohmmeter' ? WORK_SECONDS.clip : 0);
+  return (clip === now ? 0 : WORK_SECONDS.clip) + (by === 'meter' ? 0 : WORK_SECONDS.clip);
 }
 
 /**

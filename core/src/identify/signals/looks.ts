@@ -9,8 +9,8 @@ export interface Look {
   readonly state: VehicleState;
   /** Its id, see `stateId`. */
   readonly id: string;
-  /** A filament lamp is never asked for: any wire here may be a data or sensor line. */
-  readonly by: 'meter' | 'ohmmeter';
+  /** A filament lamp is asked for only at what a meter showed at battery voltage: any other wire may be a data or sensor line. */
+  readonly by: 'meter' | 'ohmmeter' | 'lamp';
   /** Clipped to the constant, a meter tells what is tied to ground from what hangs open. */
   readonly clip: 'ground' | 'constant';
   /** A hand or a foot must hold it: alone, one wire at a time is clipped on first. */
@@ -74,6 +74,11 @@ export const LOOKS: readonly Look[] = [
     clip: 'constant' as const,
   })),
   { ...look('off', stateAt('off'), undefined), by: 'ohmmeter' },
+  // What feeds something burns a lamp; what a module only pulls up does not.
+  ...(['off', 'acc', 'run'] as const).map((place) => ({
+    ...look(place, stateAt(place), undefined),
+    by: 'lamp' as const,
+  })),
 ];
 
 function look(place: StitchPlace, state: VehicleState, held: 'held' | undefined): Look {

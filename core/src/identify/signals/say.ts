@@ -33,7 +33,7 @@ export function sayLook(
       place: look.place,
       state: look.state,
       sourceIds: wires.map(({ sourceId }) => sourceId),
-      withLamp: [],
+      withLamp: look.by === 'lamp' ? wires.map(({ sourceId }) => sourceId) : [],
       seconds,
       instrument: look.by,
       clip: look.clip,
@@ -44,14 +44,16 @@ export function sayLook(
   };
 }
 
-type ClipName = 'ohms' | 'constant' | 'ground';
+type ClipName = 'ohms' | 'lamp' | 'constant' | 'ground';
 
 function clipOf({ by, clip }: Look): ClipName {
+  if (by === 'lamp') return 'lamp';
   return by === 'ohmmeter' ? 'ohms' : clip;
 }
 
 const CLIP: Record<ClipName, string> = {
   ohms: 'meter to ohms against bare metal',
+  lamp: 'test lamp clipped to bare metal',
   constant: 'meter clipped to the battery’s plus or a proven constant',
   ground: 'meter clipped to bare metal, 20 V range',
 };
@@ -115,15 +117,21 @@ const CAUTIONS: Partial<Record<StitchPlace, string>> = {
 const TOUCHING =
   'Touch with the meter only, one wire at a time: no lamp, no 9 V on any of these. Yellow sleeves and airbag plugs stay shut.';
 
+const LAMP_HERE =
+  'The lamp on this wire only: it showed battery voltage, so that it is no data or sensor line. Never on another one here; yellow sleeves and airbag plugs stay shut.';
+
 function cautionFor(look: Look, wires: number): string {
   const own = CAUTIONS[look.place];
   if (look.by === 'ohmmeter') return `Key off, and never on a live wire. ${TOUCHING}`;
+  if (look.by === 'lamp') return LAMP_HERE;
   return own === undefined ? TOUCHING : `${own}${wires > 0 ? ` ${TOUCHING}` : ''}`;
 }
 
 function reasonFor(look: Look, open: readonly OpenNeed[]): string {
   if (look.by === 'ohmmeter')
     return 'A motor’s lead rests on ground itself; a trigger’s rests on a load or on nothing.';
+  if (look.by === 'lamp')
+    return 'A meter shows battery voltage on a module’s pull-up as well; only what can feed something burns a lamp.';
   if (look.clip === 'constant')
     return 'Clipped to the constant the meter shows the battery’s volts on what is tied to ground, and nothing on an open wire.';
   if (look.place === 'everything')

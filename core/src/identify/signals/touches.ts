@@ -1,4 +1,4 @@
-import { meetsProbability } from '../need/needs';
+import { isSignal, meetsProbability } from '../need/needs';
 import type { PlanInput } from '../plan/nextAction';
 import type { Verdict } from '../verdict/verdict';
 import { stateId } from '../../vehicle';
@@ -43,7 +43,7 @@ interface Sought extends OpenNeed {
  */
 export function touchesFor(needs: readonly OpenNeed[], input: PlanInput, least: number): Touches[] {
   const sought = soughtOf(needs, input);
-  return LOOKS.filter((look) => isAskedFor(look, needs)).flatMap(
+  return looksFor(needs, input).flatMap(
     (look) => touchesAt(look, worthAt(look, sought, { input, least }), input) ?? [],
   );
 }
@@ -74,7 +74,7 @@ const FINDING_SECONDS = 3000;
  */
 export function isWorthGoingOn(need: OpenNeed, input: PlanInput, least: number): boolean {
   const sought = soughtOf([need], input);
-  return LOOKS.filter((look) => isAskedFor(look, [need])).some((look) => {
+  return looksFor([need], input).some((look) => {
     // Nobody works while a car falls asleep.
     let gain = look.state.asleep ? 0 : -arrivalSeconds(look, input);
     return worthAt(look, sought, { input, least })
@@ -87,10 +87,16 @@ export function isWorthGoingOn(need: OpenNeed, input: PlanInput, least: number):
   });
 }
 
+/** The looks that a need asks for, by what is at hand. */
+function looksFor(needs: readonly OpenNeed[], { lamp }: PlanInput): Look[] {
+  return LOOKS.filter((look) => (lamp || look.by !== 'lamp') && isAskedFor(look, needs));
+}
+
 /** Looks that only a need which must see them is worth: nobody lifts a wheel for anything but the speed signal. */
 const ON_DEMAND: readonly Look['place'][] = ['rolling', 'highBeam', 'tuner', 'otherSource'];
 
-function isAskedFor({ place, state }: Look, needs: readonly OpenNeed[]): boolean {
+function isAskedFor({ place, state, by }: Look, needs: readonly OpenNeed[]): boolean {
+  if (by === 'lamp') return needs.some(({ wanted }) => !isSignal(wanted.need));
   // Accessory with the lamps on tells the low beam from lamps that only want the key on, and nothing else.
   if (place === 'lamps' && state.key === 'acc')
     return needs.some(({ wanted }) => wanted.need.role === 'lowBeam');

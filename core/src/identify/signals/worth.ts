@@ -6,6 +6,7 @@ import { TRIGGERS, isTrigger } from '../need/triggers';
 import type { PlanInput } from '../plan/nextAction';
 import type { Reading } from '../reading/reading';
 import { isPlain, senseOf } from '../reading/reading';
+import { mayTakeLamp } from '../verdict/settled';
 import type { Verdict } from '../verdict/verdict';
 import { stateAt, stateId } from '../../vehicle';
 import { isAlmostSure, wantedPlaces } from './allotWires';
@@ -138,17 +139,25 @@ export function showsFor(look: Look, wire: Verdict): Shows {
   return shows;
 }
 
-/** Whether a reading was taken as a look asks for it. */
+/** Whether a reading was taken as a look asks for it; whoever has a lamp alone reads with it what a meter would. */
 function isBy(look: Look, { value, clip = 'ground' }: Reading): boolean {
-  return (value.kind === 'ohms') === (look.by === 'ohmmeter') && clip === look.clip;
+  if (clip !== look.clip) return false;
+  if (look.by === 'lamp') return value.kind === 'glow';
+  return (value.kind === 'ohms') === (look.by === 'ohmmeter');
 }
 
 /** An ohmmeter drives a current: only through what was read dead, and is no data or sensor line. */
 const FENCED = 0.02;
 
 /** Whether an instrument may be put on a wire, by all that was read at it. */
-export function mayTouch(look: Look, { posterior: given }: Verdict): boolean {
+export function mayTouch(look: Look, wire: Verdict): boolean {
+  const { posterior: given } = wire;
   if (look.by === 'meter') return true;
+  if (look.by === 'lamp')
+    return (
+      mayTakeLamp(wire) &&
+      given.evidence.some(({ id, readings }) => id === look.id && readings.some(isAtBattery))
+    );
   return (
     given.functions.dataBus + given.functions.sensor < FENCED &&
     given.evidence.some(isDeadAtRest) &&
@@ -162,6 +171,10 @@ function isDeadAtRest({ id, readings }: StateEvidence): boolean {
 }
 
 const AT_REST = new Set([stateId(stateAt('off')), stateId(stateAt('run'))]);
+
+function isAtBattery(reading: Reading): boolean {
+  return reading.value.kind === 'volts' && isPlain(reading) && senseOf(reading) === 'live';
+}
 
 function isDead(reading: Reading): boolean {
   return !isPlain(reading) || senseOf(reading) === 'dead';

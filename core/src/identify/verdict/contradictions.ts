@@ -1,6 +1,7 @@
-import type { StitchPlace } from '../../vehicle';
+import type { CircuitFunction, StitchPlace } from '../../vehicle';
 import { describeState, placeOf } from '../../vehicle';
 import type { StateEvidence } from '../belief/stateEvidence';
+import { isSwitchWire } from '../circuit/switchWires';
 import type { Reading } from '../reading/reading';
 import { isPlain, senseOf } from '../reading/reading';
 
@@ -14,11 +15,19 @@ export interface Contradiction {
   readonly explanation: string;
 }
 
-/** Which readings of one source disagree within one state; disagreeing is named, not averaged away. */
-export function findContradictions(evidence: readonly StateEvidence[]): Contradiction[] {
+/**
+ * Which readings of one source disagree within one state; disagreeing is named, not averaged away.
+ *
+ * @param leading what it is by all readings together: what a module pulls up shows volts and leaves a lamp dark
+ */
+export function findContradictions(
+  evidence: readonly StateEvidence[],
+  leading: CircuitFunction,
+): Contradiction[] {
+  const agreeing = isSwitchWire(leading) ? isLampDark : () => false;
   return evidence.flatMap((group) => {
     if (group.readings.length < 2) return [];
-    const plain = group.readings.filter(isPlain);
+    const plain = group.readings.filter((one) => isPlain(one) && !agreeing(one));
     const senses = new Set(plain.map(senseOf));
     if (!senses.has('live') || !senses.has('dead') || isOutvoted(plain)) return [];
     return [
@@ -29,6 +38,10 @@ export function findContradictions(evidence: readonly StateEvidence[]): Contradi
       },
     ];
   });
+}
+
+function isLampDark(reading: Reading): boolean {
+  return reading.value.kind === 'glow' && senseOf(reading) === 'dead';
 }
 
 /** A dead reading is outvoted by so many live ones. */
@@ -50,7 +63,7 @@ function isOutvoted(readings: readonly Reading[]): boolean {
 
 function reasonFor(readings: readonly Reading[]): string {
   const meterLive = readings.some((one) => one.value.kind === 'volts' && senseOf(one) === 'live');
-  const lampDark = readings.some((one) => one.value.kind === 'glow' && senseOf(one) === 'dead');
+  const lampDark = readings.some(isLampDark);
   if (meterLive && lampDark)
     return 'The meter sees volts that do not light a lamp: a bad contact or a ghost voltage. Trust the lamp, and check its clip first.';
   return 'Check the ground clip, then whether the fuse was out or a module went to sleep; withdraw the wrong one.';

@@ -51,7 +51,7 @@ export function judge(
   const leading = ranked[0]?.function ?? 'none';
   const certainty = given.functions[leading];
   const missing = missingFor(source, leading, { own, given });
-  const contradictions = findContradictions(given.evidence);
+  const contradictions = findContradictions(given.evidence, leading);
   const status = statusOf({ own, given, certainty, leading, missing, contradictions });
   return {
     sourceId: source.id,

@@ -17,6 +17,45 @@ export function hasGhost(place: StitchPlace, verdict: Verdict): boolean {
   );
 }
 
+/** From this chance on what a meter showed at battery voltage may be a pulse at rest, behind its module's pull-up. */
+const PULLED = 0.004;
+/** A filament goes on no wire that is likelier than this to be a data or sensor line. */
+const FENCED = 0.001;
+
+/**
+ * Whether a meter showed battery voltage at a place where no lamp was tried, and it may be a pull-up that feeds nothing: a lamp
+ * tells, and what stands at battery voltage is no data or sensor line.
+ */
+export function isPulledUpAt(place: StitchPlace, verdict: Verdict): boolean {
+  const readings = readingsAt(place, verdict);
+  return (
+    mayBePulledUp(verdict) &&
+    mayTakeLamp(verdict) &&
+    readings.some((one) => one.value.kind === 'volts' && senseOf(one) === 'live') &&
+    readings.every((one) => one.value.kind !== 'glow')
+  );
+}
+
+/**
+ * Where a lamp is wanted before a source is taken for a supply, where the car stands rather than elsewhere; none where it was
+ * tried, or must not go on it.
+ */
+export function lampWantedAt(verdict: Verdict, here?: StitchPlace): StitchPlace | undefined {
+  const read = verdict.posterior.evidence.map(({ state }) => placeOf(state));
+  const places = here === undefined ? read : [here, ...read];
+  return places.find((place) => isPulledUpAt(place, verdict));
+}
+
+/** Whether what was read of a source may be a pulse at rest, which only its module pulls up. */
+export function mayBePulledUp({ posterior: { functions } }: Verdict): boolean {
+  return functions.speedPulse + functions.tachPulse > PULLED;
+}
+
+/** Whether a filament may go on a wire, by all that was read at it. */
+export function mayTakeLamp({ posterior: { functions } }: Verdict): boolean {
+  return functions.dataBus + functions.sensor < FENCED;
+}
+
 function readingsAt(place: StitchPlace, verdict: Verdict): readonly Reading[] {
   return verdict.posterior.evidence.flatMap((one) =>
     placeOf(one.state) === place ? one.readings : [],

@@ -1,5 +1,5 @@
 import type { Hypothesis } from '../circuit/hypotheses';
-import { HYPOTHESES, isLive } from '../circuit/hypotheses';
+import { HYPOTHESES } from '../circuit/hypotheses';
 import type { StitchPlace, VehicleState } from '../../vehicle';
 import { stateAt } from '../../vehicle';
 import { VISIT_ORDER } from './workCosts';
@@ -19,8 +19,8 @@ export function visitState(place: StitchPlace, from?: VehicleState): VehicleStat
     : { ...state, driverDoor: from.driverDoor };
 }
 
-/** Levels that are neither live nor dead. */
-const IN_BETWEEN: readonly string[] = ['part', 'pulse', 'half', 'bus', 'five'];
+/** Levels that are neither live nor dead; a pull-up feeds nothing. */
+const IN_BETWEEN: readonly string[] = ['part', 'pulse', 'half', 'bus', 'five', 'pulled'];
 
 /** Whether each hypothesis is live at each place, or undefined where it is neither live nor dead; prepared once. */
 export const LIVE_AT: ReadonlyMap<StitchPlace, readonly (boolean | undefined)[]> = new Map(
@@ -31,8 +31,9 @@ export const LIVE_AT: ReadonlyMap<StitchPlace, readonly (boolean | undefined)[]>
 );
 
 function liveOrDead(hypothesis: Hypothesis, state: VehicleState): boolean | undefined {
-  if (isLive(hypothesis, state)) return true;
-  return IN_BETWEEN.includes(hypothesis.stand(state)) ? undefined : false;
+  const stand = hypothesis.stand(state);
+  if (stand === 'battery') return true;
+  return IN_BETWEEN.includes(stand) ? undefined : false;
 }
 
 /** Whether a hypothesis is live where a slot is visited for a place. */
