@@ -27,10 +27,9 @@ const FENCED = 0.001;
  * tells, and what stands at battery voltage is no data or sensor line.
  */
 export function isPulledUpAt(place: StitchPlace, verdict: Verdict): boolean {
+  if (!mayBePulledUp(verdict) || !mayTakeLamp(verdict)) return false;
   const readings = readingsAt(place, verdict);
   return (
-    mayBePulledUp(verdict) &&
-    mayTakeLamp(verdict) &&
     readings.some((one) => one.value.kind === 'volts' && senseOf(one) === 'live') &&
     readings.every((one) => one.value.kind !== 'glow')
   );
@@ -41,6 +40,7 @@ export function isPulledUpAt(place: StitchPlace, verdict: Verdict): boolean {
  * tried, or must not go on it.
  */
 export function lampWantedAt(verdict: Verdict, here?: StitchPlace): StitchPlace | undefined {
+  if (!mayBePulledUp(verdict)) return undefined;
   const read = verdict.posterior.evidence.map(({ state }) => placeOf(state));
   const places = here === undefined ? read : [here, ...read];
   return places.find((place) => isPulledUpAt(place, verdict));
