@@ -3,6 +3,7 @@ import { PLACE_WORDS, placeOf } from '../../vehicle';
 import type { FindScope } from '../need/findScope';
 import { allot } from './allot';
 import type { Pursuit } from './pursuit';
+import { LAMP_BECAUSE, LAMP_CAUTION } from './lampWords';
 import { hasGhost, isPulledUpAt } from '../verdict/settled';
 import { expectation } from '../need/doubt';
 import { WAITS, nextVisit } from './nextVisit';
@@ -217,8 +218,21 @@ function asAction(visit: Visit, input: PlanInput): NextAction {
     visit,
     instruction: stays ? capitalised(`${probe}.`) : `${ARRIVE[visit.place]}, then ${probe}.`,
     because: becauseOf(visit, input),
-    caution: CAUTIONS[visit.place],
+    caution: cautionOf(visit, input),
   };
+}
+
+function cautionOf(visit: Visit, input: PlanInput): string | undefined {
+  const cautions = [CAUTIONS[visit.place], loadsWire(visit, input) ? LAMP_CAUTION : undefined];
+  return cautions.filter((one) => one !== undefined).join(' ') || undefined;
+}
+
+/** Whether the lamp is to tell a supply from a pull-up, and not from a ghost. */
+function loadsWire({ place, withLamp }: Visit, { verdicts }: PlanInput): boolean {
+  return withLamp.some((id) => {
+    const verdict = verdicts.get(id);
+    return verdict !== undefined && isPulledUpAt(place, verdict);
+  });
 }
 
 function deferredTo(places: readonly StitchPlace[]): NextAction {
@@ -274,8 +288,7 @@ function becauseOf(visit: Visit, input: PlanInput): string {
   const missing = verdict?.missing.find((one) => one.place === visit.place);
   if (verdict?.claim !== undefined && verdict?.status === 'unread')
     return 'The log of this model names it; this confirms it for this car.';
-  if (verdict !== undefined && visit.withLamp.length > 0 && isPulledUpAt(visit.place, verdict))
-    return 'A meter shows battery voltage on a module’s pull-up as well; only what can feed something burns a lamp.';
+  if (loadsWire(visit, input)) return LAMP_BECAUSE;
   if (visit.withLamp.length > 0)
     return 'A meter shows ghosts on an open wire; a ghost does not light a lamp.';
   if (missing !== undefined || verdict?.status === 'unresolved')

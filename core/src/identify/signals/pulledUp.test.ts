@@ -108,6 +108,7 @@ it('is tried with the lamp where a slot might give the supply as well', () => {
     kind: 'visit',
     visit: { place: 'acc', sourceIds: ['W1'], withLamp: ['W1'] },
     because: expect.stringMatching(/pull-up/) as string,
+    caution: expect.stringMatching(/^The lamp on this wire only/) as string,
   });
 });
 

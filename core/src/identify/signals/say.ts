@@ -2,6 +2,7 @@ import type { KeyPosition, StitchPlace } from '../../vehicle';
 import { PLACE_WORDS, stateId } from '../../vehicle';
 import type { Need } from '../need/needs';
 import { meetsProbability } from '../need/needs';
+import { LAMP_BECAUSE, LAMP_CAUTION } from '../plan/lampWords';
 import type { NextAction, PlanInput } from '../plan/nextAction';
 import { TRIGGER_NAMES } from './names';
 import { isTrigger } from '../need/triggers';
@@ -117,21 +118,17 @@ const CAUTIONS: Partial<Record<StitchPlace, string>> = {
 const TOUCHING =
   'Touch with the meter only, one wire at a time: no lamp, no 9 V on any of these. Yellow sleeves and airbag plugs stay shut.';
 
-const LAMP_HERE =
-  'The lamp on this wire only: it showed battery voltage, so that it is no data or sensor line. Never on another one here; yellow sleeves and airbag plugs stay shut.';
-
 function cautionFor(look: Look, wires: number): string {
   const own = CAUTIONS[look.place];
   if (look.by === 'ohmmeter') return `Key off, and never on a live wire. ${TOUCHING}`;
-  if (look.by === 'lamp') return LAMP_HERE;
+  if (look.by === 'lamp') return LAMP_CAUTION;
   return own === undefined ? TOUCHING : `${own}${wires > 0 ? ` ${TOUCHING}` : ''}`;
 }
 
 function reasonFor(look: Look, open: readonly OpenNeed[]): string {
   if (look.by === 'ohmmeter')
     return 'A motor’s lead rests on ground itself; a trigger’s rests on a load or on nothing.';
-  if (look.by === 'lamp')
-    return 'A meter shows battery voltage on a module’s pull-up as well; only what can feed something burns a lamp.';
+  if (look.by === 'lamp') return LAMP_BECAUSE;
   if (look.clip === 'constant')
     return 'Clipped to the constant the meter shows the battery’s volts on what is tied to ground, and nothing on an open wire.';
   if (look.place === 'everything')
