@@ -48,7 +48,9 @@ export function FindScreen({ context, onFilled }: FindScreenProps) {
   const wide = useWide();
   const palette = usePalette();
   const defer = useDefer(context.job);
-  const [inHand, setInHand] = useState(panelsOf(context.model).length === 0);
+  // With nothing to read yet the slot in hand comes first; wires that lie open are something.
+  const hasNothing = panelsOf(context.model).length === 0 && context.job.harness.length === 0;
+  const [inHand, setInHand] = useState(hasNothing);
   const takeInHand = useCallback(() => setInHand(true), []);
   const { probing, advice, rows } = finding;
   const parts = {

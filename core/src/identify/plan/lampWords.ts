@@ -4,4 +4,4 @@ export const LAMP_BECAUSE =
 
 /** What can hurt when it does. */
 export const LAMP_CAUTION =
-  'The lamp on this wire only: it showed battery voltage, so that it is no data or sensor line. Never on another one here; yellow sleeves and airbag plugs stay shut.';
+  'The lamp on this wire only: it showed battery voltage, which data and sensor lines do not. Never on another one here; yellow sleeves and airbag plugs stay shut.';
