@@ -167,8 +167,11 @@ const AMONG_SIGNALS: Partial<Record<CircuitFunction, number>> = {
   none: 0.12,
 };
 
-/** Switches and pulses whose pull-up passes for a supply; whoever looks for supplies alone meets them all the same. */
-const AMONG_SUPPLIES: Partial<Record<CircuitFunction, number>> = {
+/**
+ * Switches and pulses whose pull-up passes for a supply, and while the starter draws a tired battery down for what is live
+ * then alone; whoever looks for neither meets them all the same.
+ */
+const AMONG_OTHERS: Partial<Record<CircuitFunction, number>> = {
   lampsNegative: 0.05,
   hoodSwitch: 0.05,
   horn: 0.15,
@@ -178,8 +181,7 @@ const AMONG_SUPPLIES: Partial<Record<CircuitFunction, number>> = {
 
 /** What else may lie there, by what is looked for. */
 function amongThem(sought: readonly CircuitFunction[]): Partial<Record<CircuitFunction, number>> {
-  if (sought.length === 0) return AMONG_SUPPLIES;
-  return sought.some(isGivenBySwitch) ? AMONG_SIGNALS : {};
+  return sought.some(isGivenBySwitch) ? AMONG_SIGNALS : AMONG_OTHERS;
 }
 
 /** Whoever looks for a signal in a bunch has reason to think that one wire or two of it carry it. Our own choice. */

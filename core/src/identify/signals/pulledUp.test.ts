@@ -1,4 +1,4 @@
-import { bunchElsewhere } from '../../bench';
+import { bunchElsewhere, generateBunch } from '../../bench';
 import type { BunchSignal } from '../../bench';
 import { needsFor, scoreBunch, searchSignals } from '../../trial';
 import type { VehicleState } from '../../vehicle';
@@ -153,4 +153,33 @@ it('takes no pulse at rest for the accessory', () => {
   expect(kinds.length).toBeGreaterThan(0);
   expect(kinds).not.toContain('data');
   expect(kinds).not.toContain('sensor');
+});
+
+// Common practice: a starter draws a tired battery down to 8 V or 9 V, which is what some modules hold their switches' wires at.
+describe('a wire that its module holds at what a battery gives while cranking', () => {
+  const STARTER: Need = { id: 'starter', role: 'starter' };
+  const sources = WIRES.map((one) => ({ ...one, sought: soughtBy([STARTER]) }));
+  const withLamps = { ...stateAt('run'), lamps: true };
+  const readings = [
+    volts('W1', 'crank', 8.02),
+    volts('W1', 'run', 8.02),
+    taken('W1', withLamps, { kind: 'volts', volts: 0.01 }),
+  ];
+
+  it('is the lamp switch that ties it to ground, and no starter wire', () => {
+    const { filled, verdicts } = adviceOn(readings, { needs: [STARTER], sources });
+    expect(filled).toEqual({});
+    expect(verdicts.find(({ sourceId }) => sourceId === 'W1')?.leading).toBe('lampsNegative');
+  });
+
+  it.each([
+    ['our own', generateBunch, 200_001],
+    ['our own', generateBunch, 200_134],
+    ['other', bunchElsewhere, 200_097],
+    ['other', bunchElsewhere, 200_111],
+  ])('is not taken for one by %s cars', (_, generator, seed) => {
+    const bunch = generator(seed);
+    const search = searchSignals(bunch, needsFor(['starter']), { seed });
+    expect(scoreBunch(bunch, ['starter'], search)).toMatchObject({ right: 1, wrong: 0 });
+  });
 });
