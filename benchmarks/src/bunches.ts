@@ -33,7 +33,7 @@ const JOBS: readonly (readonly [name: string, signals: readonly BunchSignal[]])[
   ['lamps: parking, low, main, dimmed', ['parkingLamps', 'lowBeam', 'highBeam', 'dimmer']],
 ];
 /** Signals that only a dash with its radio in place has. */
-const OF_A_DASH: readonly BunchSignal[] = ['retained', 'lowBeam', 'highBeam', 'ampTurnOn'];
+export const OF_A_DASH: readonly BunchSignal[] = ['retained', 'lowBeam', 'highBeam', 'ampTurnOn'];
 
 /** How often signals are found or rightly said not there, with what work, by both generators. */
 export function bunchesBenchmark(): void {

@@ -4,6 +4,7 @@ import { chooseBenchmark } from './choose';
 import { cardsBenchmark } from './cards/cards';
 import { firstLoadBenchmark } from './firstLoad';
 import { identifyBenchmark } from './identify';
+import { kindsBenchmark } from './kinds';
 import { monthBenchmark } from './month';
 import { networkBenchmark } from './network';
 import { searchBenchmark } from './search';
@@ -29,6 +30,7 @@ async function main(): Promise<void> {
     tapSheet: () => tapSheetBenchmark(base, databaseUrl),
     signals: signalsBenchmark,
     bunches: bunchesBenchmark,
+    kinds: kindsBenchmark,
     build: buildBenchmark,
     search: () => searchBenchmark(base, databaseUrl),
     firstLoad: () => firstLoadBenchmark(base, appFolder, bareFolder),

@@ -64,9 +64,9 @@ function soughtOf(needs: readonly OpenNeed[], input: PlanInput): Sought[] {
 
 /**
  * What finding a wire is worth, s: without it the lead's partner is looked for elsewhere in the car, or a module is fitted. Chosen
- * on bunches 301 to 330 of both generators, between 1200, which missed a wire in a hundred more, and 6000.
+ * on bunches 301 to 350 of both generators, between 600, which missed a wire in a hundred more, and 6000.
  */
-const FINDING_SECONDS = 3000;
+const FINDING_SECONDS = 2000;
 
 /**
  * Whether a need is still worth a touch: at some look the chance that the wires touched there give it comes to more than the
