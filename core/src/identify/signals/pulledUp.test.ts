@@ -72,6 +72,17 @@ describe('a wire that shows battery voltage with the key on', () => {
     expect(adviceOn(BY_METER, { lamp: false }).filled).toEqual({ acc: 'W1' });
   });
 
+  it('sends nobody for a lamp who has none, whatever is read so far', () => {
+    const asked = (lamp: boolean) =>
+      Array.from({ length: 2 ** BY_METER.length }, (_, chosen) => {
+        const readings = BY_METER.filter((__, index) => (chosen >> index) % 2 === 1);
+        const { next } = adviceOn(readings, { lamp });
+        return next.kind === 'visit' ? next.visit.withLamp.length : 0;
+      }).filter((lamps) => lamps > 0).length;
+    expect(asked(false)).toBe(0);
+    expect(asked(true)).toBeGreaterThan(1);
+  });
+
   it('may be a pulse at rest only as long as it was not live while cranking too', () => {
     const held = [
       ...BY_METER.filter(({ sourceId, state }) => sourceId === 'W2' || state.key !== 'crank'),
