@@ -73,10 +73,12 @@ describe('a wire that shows battery voltage with the key on', () => {
   });
 
   it('sends nobody for a lamp who has none, whatever is read so far', () => {
+    const needs: Need[] = [ACCESSORY, { id: 'tach', role: 'tach' }];
+    const sources = WIRES.map((one) => ({ ...one, sought: soughtBy(needs) }));
     const asked = (lamp: boolean) =>
       Array.from({ length: 2 ** BY_METER.length }, (_, chosen) => {
         const readings = BY_METER.filter((__, index) => (chosen >> index) % 2 === 1);
-        const { next } = adviceOn(readings, { lamp });
+        const { next } = adviceOn(readings, { lamp, needs, sources });
         return next.kind === 'visit' ? next.visit.withLamp.length : 0;
       }).filter((lamps) => lamps > 0).length;
     expect(asked(false)).toBe(0);
