@@ -50,14 +50,16 @@ export interface BunchSearch {
   readonly advice: FindAdvice;
   /** Attended work, s; a wait counts as the touch that ends it. */
   readonly seconds: number;
+  /** One for every touch. */
   readonly visits: readonly Visit[];
 }
 
-/** More visits than any search needs; reaching it is a fault of the plan. */
-const MOST_VISITS = 400;
+/** More touches than any search needs; reaching it is a fault of the plan. */
+const MOST_TOUCHES = 2000;
 
 /**
- * Follows the plan through a bunch, one visit per step; what it came to is the last answer.
+ * Follows the plan through a bunch, one touch per step; what it came to is the last answer. As in the app, the plan is asked
+ * anew after every reading: of the wires that a visit names, only the first is touched.
  *
  * @throws Error when it does not end.
  */
@@ -75,7 +77,7 @@ export function* searchSteps(
   const visits: Visit[] = [];
   let seconds = 0;
   const adviseOn = newAdviser();
-  for (let count = 0; count < MOST_VISITS; count += 1) {
+  for (let count = 0; count < MOST_TOUCHES; count += 1) {
     const advice = adviseOn({
       ...{ sources, readings: bench.readings, state: bench.state(), needs, clip: bench.clip() },
       alone: given.alone === true,
@@ -85,18 +87,19 @@ export function* searchSteps(
     });
     if (advice.next.kind !== 'visit') return { advice, seconds, visits };
     const { visit } = advice.next;
-    visits.push(visit);
+    const [sourceId = ''] = visit.sourceIds;
+    visits.push({ ...visit, sourceIds: [sourceId], seconds: visit.firstSeconds });
     // By the plan's own seconds: it knows that a probe reads on where it sits.
     seconds +=
       visit.state.asleep && !bench.state().asleep
-        ? visit.seconds - WORK_SECONDS.sleep
-        : visit.seconds;
+        ? visit.firstSeconds - WORK_SECONDS.sleep
+        : visit.firstSeconds;
     bench.go(visit.state);
     bench.clipTo(visit.clip ?? 'ground');
-    for (const sourceId of visit.sourceIds) bench.probe(sourceId, visit.instrument);
+    bench.probe(sourceId, visit.instrument);
     yield { advice, seconds, visits };
   }
-  throw new Error(`The search has not ended after ${MOST_VISITS} visits`);
+  throw new Error(`The search has not ended after ${MOST_TOUCHES} touches`);
 }
 
 /**

@@ -20,6 +20,7 @@ function atRun(...sourceIds: readonly string[]): FindAdvice {
     sourceIds,
     withLamp: [],
     seconds: 5,
+    firstSeconds: 5,
   };
   return {
     ...advice,

@@ -23,6 +23,8 @@ export interface Visit {
   readonly withLamp: readonly string[];
   /** Seconds of work, change of state included. */
   readonly seconds: number;
+  /** Of them, until the first source is read: what it shows may change the plan. */
+  readonly firstSeconds: number;
   /** What they are touched with; left out: whatever is in hand. */
   readonly instrument?: 'meter' | 'ohmmeter' | 'lamp';
   /** Where its other end sits; left out: ground. */
@@ -148,7 +150,7 @@ function bestVisit(
   const sourceIds = [...next.pursuits]
     .sort((left, right) => gainOf(right) - gainOf(left))
     .map((one) => one.verdict.sourceId);
-  const seconds = changeSeconds(input.state, state) + sourceIds.length * WORK_SECONDS.probe;
+  const arrive = changeSeconds(input.state, state);
   const withLamp = input.lamp
     ? sourceIds.filter((id) => {
         const verdict = input.verdicts.get(id);
@@ -156,7 +158,11 @@ function bestVisit(
         return hasGhost(place, verdict) || isPulledUpAt(place, verdict);
       })
     : [];
-  return { place, state, sourceIds, withLamp, seconds };
+  return {
+    ...{ place, state, sourceIds, withLamp },
+    seconds: arrive + sourceIds.length * WORK_SECONDS.probe,
+    firstSeconds: arrive + WORK_SECONDS.probe,
+  };
 }
 
 /**

@@ -13,7 +13,7 @@ import type { Touches } from './touches';
 
 /** A look as an instruction, with why and what can hurt. */
 export function sayLook(
-  { look, wires, seconds }: Touches,
+  { look, wires, seconds, firstSeconds }: Touches,
   open: readonly OpenNeed[],
   input: PlanInput,
 ): NextAction {
@@ -36,6 +36,7 @@ export function sayLook(
       sourceIds: wires.map(({ sourceId }) => sourceId),
       withLamp: look.by === 'lamp' ? wires.map(({ sourceId }) => sourceId) : [],
       seconds,
+      firstSeconds,
       instrument: look.by,
       clip: look.clip,
     },

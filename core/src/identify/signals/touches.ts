@@ -17,6 +17,8 @@ export interface Touches {
   /** Best first. */
   readonly wires: readonly Verdict[];
   readonly seconds: number;
+  /** Of them, until the first is read. */
+  readonly firstSeconds: number;
   /** Bits per second. */
   readonly rate: number;
 }
@@ -25,9 +27,9 @@ export interface Touches {
 const MOST_AT_ONCE = 6;
 /**
  * A look in the state that the car is in counts for so much more: what is left undone here costs the way back. Chosen on
- * bunches 1 to 20 of both generators, between 1 and 2.5.
+ * bunches 301 to 350 of both generators, between 1 and 3.
  */
-const STAYING = 1.5;
+const STAYING = 2;
 /** What the risk and noise of a state are worth in seconds of other work. Our own choice. */
 const RISKY: Partial<Record<Look['place'], number>> = { crank: 20, engine: 20 };
 
@@ -159,6 +161,7 @@ function touchesAt(
     look,
     wires: ranked.slice(0, best.count).map(([wire]) => wire),
     seconds: best.seconds,
+    firstSeconds: arrive + touchSeconds(look, ranked[0]?.[0].sourceId ?? '', { index: 0, input }),
     rate: best.rate * (staysAt(look, input) ? STAYING : 1),
   };
 }
