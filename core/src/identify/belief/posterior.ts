@@ -28,6 +28,8 @@ export interface Posterior {
   readonly criticalBy: readonly number[];
   /** What was read, by state. */
   readonly evidence: readonly StateEvidence[];
+  /** Whether it is of a wire: what nobody knows rests there at one level with the key off and one with it on. */
+  readonly atWire: boolean;
   /**
    * Of a wire, for each entry of `UNFED`: the share of each hypothesis in which its circuit does that where it is not fed. Of a
    * slot nobody asks.
@@ -56,6 +58,7 @@ export function posterior(
   const noneFit = wire === undefined ? noneAtSlot(evidence) : noneAtWire(evidence);
   return {
     ...weigh(prior, { possible, fit, noneFit, evidence }),
+    atWire: wire !== undefined,
     ...(wire === undefined ? {} : { unfed: wire.unfed }),
   };
 }
@@ -128,7 +131,7 @@ function weigh(
     readonly noneFit: number;
     readonly evidence: readonly StateEvidence[];
   },
-): Posterior {
+): Omit<Posterior, 'atWire' | 'unfed'> {
   const hypotheses = new Array<number>(COUNT).fill(0);
   const byReadings = new Array<number>(COUNT + 1).fill(0);
   const criticalBy = new Array<number>(COUNT).fill(0);

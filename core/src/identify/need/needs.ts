@@ -3,6 +3,8 @@ import { nextState, placeOf, stateAt } from '../../vehicle';
 import type { StateEvidence } from '../belief/stateEvidence';
 import type { PerLevel } from '../circuit/levels';
 import { LEVELS } from '../circuit/levels';
+import type { Wanted } from '../belief/noneAtWire';
+import { noneAsWanted } from '../belief/noneAtWire';
 import type { Posterior } from '../belief/posterior';
 import { visitsFor } from '../visit/workCosts';
 import type { TriggerRole } from './triggers';
@@ -220,17 +222,28 @@ function servingOf(
   given: Posterior,
 ): Float64Array {
   const serving = new Float64Array(NONE + 1).fill(1);
-  requirements.forEach(({ place, want }, at) => {
+  const wanted = requirements.map(({ place, state, want }) => {
     const seen = given.evidence.find((one) => placeOf(one.state) === place);
+    return { state, want, seen };
+  });
+  wanted.forEach(({ want, seen }, at) => {
     if (seen === undefined)
       byDesign[at]?.forEach((meets, index) => {
         if (!meets) serving[index] = 0;
       });
     else asSeen(serving, seen, want);
-    serving[NONE] =
-      (serving[NONE] ?? 0) * shareAsWanted(UNKNOWN_LEVELS, seen?.levels ?? UNREAD, want);
   });
+  serving[NONE] = given.atWire ? noneAsWanted(given.evidence, wanted) : noneAtSlot(wanted);
   return serving;
+}
+
+/** Chance that a circuit nobody knows is as wanted, in one state as in another. */
+function noneAtSlot(wanted: readonly Wanted[]): number {
+  return wanted.reduce(
+    (chance, { want, seen }) =>
+      chance * shareAsWanted(UNKNOWN_LEVELS, seen?.levels ?? UNREAD, want),
+    1,
+  );
 }
 
 /** Weighs the hypotheses by the chance that their circuit is as wanted where it was read. */

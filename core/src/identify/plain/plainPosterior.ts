@@ -58,6 +58,7 @@ export function plainPosterior(prior: Belief, readings: readonly Reading[]): Pos
     critical: sum(criticalBy),
     criticalBy,
     evidence,
+    atWire: !isSlot,
   };
 }
 

@@ -80,7 +80,7 @@ describe('a signal that may be on none of the wires', () => {
 
   it.each([
     ['own', 7, /reversing lamp is on none of these wires \(a chance of 2 % is left\)/],
-    ['other', 3, /reversing lamp is on none of these wires \(a chance of 3 % is left\)/],
+    ['other', 3, /reversing lamp is on none of these wires \(a chance of 2 % is left\)/],
   ] as const)('is given up with less than certainty (%s bunch %d)', (whose, seed, says) => {
     const bunch = whose === 'own' ? generateBunch(seed) : bunchElsewhere(seed);
     const screen = needsFor(['parkingBrake', 'reverse', 'speed']);
