@@ -191,8 +191,23 @@ export interface PreparedNeed {
   readonly serving: (given: Posterior) => Float64Array;
 }
 
+/** Kept from one question to the next, by what is asked: of most sources nothing new is read in between. */
+const PREPARED = new Map<string, PreparedNeed>();
+/** More needs than one job has. */
+const MOST_KEPT = 100;
+
 /** Prepares a need. */
 export function preparedNeedOf(need: Need): PreparedNeed {
+  const key = JSON.stringify(need);
+  const known = PREPARED.get(key);
+  if (known !== undefined) return known;
+  if (PREPARED.size >= MOST_KEPT) PREPARED.clear();
+  const prepared = prepare(need);
+  PREPARED.set(key, prepared);
+  return prepared;
+}
+
+function prepare(need: Need): PreparedNeed {
   const requirements = requirementsOf(need);
   const { role } = need;
   const given = isTrigger(role) ? givenBy(role) : undefined;
