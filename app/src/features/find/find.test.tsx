@@ -258,7 +258,14 @@ describe('NextDock', () => {
     const calls = show({
       kind: 'visit',
       visit: {
-        ...{ place: 'off', state: PARKED, sourceIds: ['W1'], withLamp: [], seconds: 10, firstSeconds: 10 },
+        ...{
+          place: 'off',
+          state: PARKED,
+          sourceIds: ['W1'],
+          withLamp: [],
+          seconds: 10,
+          firstSeconds: 10,
+        },
         ...{ instrument: 'meter', clip: 'constant' },
       },
       ...{ instruction: 'Clip on plus, then touch W1.', because: 'It tells.', caution: undefined },
@@ -285,7 +292,14 @@ describe('NextDock', () => {
     instruction: 'Do it, then touch F2.',
     because: 'It tells most.',
     caution: place === 'crank' ? 'Nobody near belts.' : undefined,
-    visit: { place, state: stateAt(place), sourceIds: ['dash/F2'], withLamp: [], seconds: 9, firstSeconds: 9 },
+    visit: {
+      place,
+      state: stateAt(place),
+      sourceIds: ['dash/F2'],
+      withLamp: [],
+      seconds: 9,
+      firstSeconds: 9,
+    },
   });
 
   it('says the next test in one sentence with one button for the change of state', () => {
