@@ -41,7 +41,7 @@ describe('a remote starter with locks on a key car', () => {
       'both plugs lie open',
       async () => !(await visitor.has('lay-open-kick-plug')),
     );
-    await followPlan(visitor, 150);
+    await followPlan(visitor, 220);
     await visitor.textIs('next', /hood switch is on none of these wires/);
     await visitor.textIs('go-choose', /Go on without it/);
   });

@@ -3,7 +3,8 @@ import type { StitchPlace } from '../../vehicle';
 import { placeOf } from '../../vehicle';
 import { LEVELS } from '../circuit/levels';
 import type { PreparedNeed } from './needs';
-import { shareAsWanted, sureOf } from './needs';
+import { sureOf } from './needs';
+import { shareAsWanted } from './serving';
 import { HYPOTHESES, UNKNOWN_LEVELS } from '../circuit/hypotheses';
 import type { Verdict } from '../verdict/verdict';
 

@@ -1,12 +1,9 @@
-import type { CircuitFunction, StitchPlace, VehicleState } from '../../vehicle';
-import { nextState, placeOf, stateAt } from '../../vehicle';
-import type { StateEvidence } from '../belief/stateEvidence';
-import type { PerLevel } from '../circuit/levels';
-import { LEVELS } from '../circuit/levels';
-import type { Wanted } from '../belief/noneAtWire';
-import { noneAsWanted } from '../belief/noneAtWire';
+import type { CircuitFunction, StitchPlace } from '../../vehicle';
+import { nextState, stateAt } from '../../vehicle';
 import type { Posterior } from '../belief/posterior';
 import { visitsFor } from '../visit/workCosts';
+import type { Requirement } from './serving';
+import { servingOf } from './serving';
 import type { TriggerRole } from './triggers';
 import { TRIGGERS, TRIGGER_ROLES, givenBy, isGivenBySwitch, isTrigger } from './triggers';
 import {
@@ -16,7 +13,7 @@ import {
   SURE_SIGNAL_BY_READINGS,
   SURE_TRIGGER,
 } from './thresholds';
-import { HYPOTHESES, LEVEL_ROWS, UNKNOWN_LEVELS, isLive } from '../circuit/hypotheses';
+import { HYPOTHESES, isLive } from '../circuit/hypotheses';
 
 /** Roles of a supply that a fuse slot can fill, and of signals: live with what the car does, or given by a switch. */
 export const NEED_ROLES = [
@@ -47,16 +44,6 @@ export interface Need {
   readonly mayStayLiveAwake?: boolean;
   /** Sources that can't serve it whatever their function, such as a slot too small for the load. */
   readonly excluded?: readonly string[];
-}
-
-/** What a need asks of one state. */
-export interface Requirement {
-  /** Where it is asked for. */
-  readonly place: StitchPlace;
-  /** The state that stands for the place. */
-  readonly state: VehicleState;
-  /** What the source must be there. */
-  readonly want: 'live' | 'dead';
 }
 
 const RUN_WITH_LAMPS = nextState(stateAt('run'), { kind: 'lamps', to: true });
@@ -231,68 +218,7 @@ function prepare(need: Need): PreparedNeed {
   };
 }
 
-function servingOf(
-  requirements: readonly Requirement[],
-  byDesign: readonly (readonly boolean[])[],
-  given: Posterior,
-): Float64Array {
-  const serving = new Float64Array(NONE + 1).fill(1);
-  const wanted = requirements.map(({ place, state, want }) => {
-    const seen = given.evidence.find((one) => placeOf(one.state) === place);
-    return { state, want, seen };
-  });
-  wanted.forEach(({ want, seen }, at) => {
-    if (seen === undefined)
-      byDesign[at]?.forEach((meets, index) => {
-        if (!meets) serving[index] = 0;
-      });
-    else asSeen(serving, seen, want);
-  });
-  serving[NONE] = given.atWire ? noneAsWanted(given.evidence, wanted) : noneAtSlot(wanted);
-  return serving;
-}
-
-/** Chance that a circuit nobody knows is as wanted, in one state as in another. */
-function noneAtSlot(wanted: readonly Wanted[]): number {
-  return wanted.reduce(
-    (chance, { want, seen }) =>
-      chance * shareAsWanted(UNKNOWN_LEVELS, seen?.levels ?? UNREAD, want),
-    1,
-  );
-}
-
-/** Weighs the hypotheses by the chance that their circuit is as wanted where it was read. */
-function asSeen(serving: Float64Array, seen: StateEvidence, want: Requirement['want']): void {
-  const atBattery = seen.levels[BATTERY] ?? 0;
-  for (let index = 0; index < NONE; index += 1) {
-    const row = seen.rowOf[index] ?? 0;
-    const live = ((LIVE_IN_ROW[row] ?? 0) * atBattery) / (seen.agreements[row] ?? 1);
-    serving[index] = (serving[index] ?? 0) * (want === 'live' ? live : 1 - live);
-  }
-}
-
-/** Chance of battery voltage in each entry of `LEVEL_ROWS`. */
-const LIVE_IN_ROW = LEVEL_ROWS.map((row) => row[LEVELS.indexOf('battery')] ?? 0);
-
-/** Chance that a circuit of these expected levels is live, or is not, after what was read. */
-export function shareAsWanted(
-  expected: PerLevel,
-  seen: PerLevel,
-  want: Requirement['want'],
-): number {
-  let live = 0;
-  let whole = 0;
-  for (let level = 0; level < LEVELS.length; level += 1) {
-    const weight = (expected[level] ?? 0) * (seen[level] ?? 1);
-    whole += weight;
-    if (level === BATTERY) live = weight;
-  }
-  return (want === 'live' ? live : whole - live) / whole;
-}
-
 const NONE = HYPOTHESES.length;
-const BATTERY = LEVELS.indexOf('battery');
-const UNREAD: PerLevel = LEVELS.map(() => 1);
 
 /** How probable it is that a source meets a need, by everything known. */
 export function meetsProbability(need: Need | PreparedNeed, given: Posterior): number {
