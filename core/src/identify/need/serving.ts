@@ -41,7 +41,7 @@ export function servingOf(
       });
     else asSeen(serving, seen, want);
   });
-  serving[NONE] =  noneAtSlot(wanted);
+  serving[NONE] = given.atWire ? noneAsWanted(given.evidence, wanted) : noneAtSlot(wanted);
   return serving;
 }
 

@@ -4,7 +4,7 @@ import type { VehicleState } from '../../vehicle';
 import { PARKED, placeOf, stateAt } from '../../vehicle';
 import type { FindSession, Need, ProbeSource, Reading } from '../index';
 import { WORK_SECONDS, advise, soughtBy } from '../index';
-import { preparedNeedOf } from '../need/needs';
+import { meetsProbability, preparedNeedOf } from '../need/needs';
 import type { OpenNeed } from './allotWires';
 import { LOOKS } from './looks';
 import { sayNotThere } from './say';
@@ -15,6 +15,7 @@ const SCREEN: readonly Need[] = [
   { id: 'parked', role: 'parkingBrake' },
 ];
 const HOOD: readonly Need[] = [{ id: 'hood', role: 'hood' }];
+const BRAKE: readonly Need[] = [{ id: 'brake', role: 'brake' }];
 const RUN = stateAt('run');
 
 function wires(count: number, needs: readonly Need[]): ProbeSource[] {
@@ -172,3 +173,17 @@ it.each([1, 37])(
     }
   },
 );
+
+it('takes a wire that reads alike with the pedal and without for no brake wire, whatever it is', () => {
+  const [verdict] = advise({
+    ...{ sources: wires(1, BRAKE), needs: BRAKE, state: RUN },
+    readings: [
+      ...[volts('W1', { ...RUN, brake: true }, 10.03), volts('W1', RUN, 10.03)],
+      { ...volts('W1', RUN, -1.96), id: 'from plus', clip: 'constant' },
+      { ...volts('W1', { ...RUN, lamps: true }, -1.96), clip: 'constant' },
+      { ...volts('W1', stateAt('off'), -11.9), clip: 'constant' },
+    ],
+  }).verdicts;
+  if (verdict === undefined) throw new Error('no verdict');
+  expect(meetsProbability({ id: 'brake', role: 'brake' }, verdict.posterior)).toBeLessThan(0.02);
+});
