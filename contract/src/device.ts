@@ -1,10 +1,12 @@
 import { LEAD_FAMILIES } from '@lucky-thread/core/choose/terms';
 import type { LeadFamily } from '@lucky-thread/core/choose';
+import type { SpeakerPlace } from '@lucky-thread/core/vehicle';
 import { NEED_ROLES } from '@lucky-thread/core/identify/needs';
 import type { Need, NeedRole } from '@lucky-thread/core/identify';
 import { ArrayMaxSize, IsBoolean, IsIn, IsString, Length } from 'class-validator';
 import { InRange, Nested, NestedList, Optional, UniqueBy } from './rules/fields';
 import { KnownOptions } from './rules/knownOptions';
+import { SpeakerOf } from './rules/speakerOf';
 
 /** What a device's file calls itself. */
 export const DEVICE_FILE = 'lucky-thread-device';
@@ -71,6 +73,10 @@ export class FeedInput {
   @Optional()
   @IsIn(POLARITIES)
   polarity?: LeadPolarity;
+
+  /** Which speaker it drives, of a speaker's lead. */
+  @SpeakerOf()
+  speaker?: SpeakerPlace;
 
   /** Which way it goes; left out: into the device. */
   @Optional()
@@ -288,6 +294,7 @@ export function needsOf(device: DeviceInput): Need[] {
             role: feed.role,
             holdsCranking: feed.holdsCranking ?? false,
             liveInAcc: feed.liveInAcc ?? false,
+            ...(feed.speaker === undefined ? {} : { speaker: feed.speaker }),
           },
         ],
   );

@@ -5,10 +5,10 @@ import { loggedClaim } from '@lucky-thread/core/evidence';
 import { soughtBy } from '@lucky-thread/core/identify';
 import type { TapClaim } from '@lucky-thread/core/evidence';
 import type { FindSession, ProbeSource, Reading } from '@lucky-thread/core/identify';
-import { isConductor, isJoinable } from '@lucky-thread/core/vehicle';
+import { isConductor, isJoinable, markOf } from '@lucky-thread/core/vehicle';
 import { heavyFeeds, inrushOf, loadKindOf } from './jobFeeds';
 import type { PlacedSource } from './sources';
-import { jobSourcesOf, slotsOf } from './sources';
+import { BUNCH_PLACE, jobSourcesOf, placeIdOf, slotsOf } from './sources';
 import type { Placed } from './sources';
 import { titleOf } from './titleOf';
 
@@ -24,7 +24,7 @@ export interface SessionOf {
 
 export type ProbingOf = Pick<
   FindSession,
-  'state' | 'cannot' | 'until' | 'lamp' | 'handbook' | 'clip' | 'alone'
+  'state' | 'cannot' | 'until' | 'lamp' | 'handbook' | 'clip' | 'alone' | 'noPop'
 >;
 
 /**
@@ -59,7 +59,9 @@ export function findSessionOf(
   const heavy = new Set(heavyFeeds(of).map((feed) => feed.id));
   return {
     sources,
-    readings: readings.filter((reading) => known.has(reading.sourceId)),
+    readings: readings.filter(({ sourceId, otherId = sourceId }) =>
+      [sourceId, otherId].every((id) => known.has(id)),
+    ),
     needs: needsOf(of.job.device)
       .filter((need) => !heavy.has(need.id))
       .map((need) => ({ ...need, excluded: excludedFor(of, need.id) })),
@@ -118,8 +120,16 @@ function probed(
     tappable: !isConductor(source) || source.tapedWith === undefined,
     sought: given.sought,
     logged,
+    ...(isCut(source.id, given.of) && isConductor(source)
+      ? { cut: { colour: markOf(source), tapedWith: source.tapedWith } }
+      : {}),
     ...reach,
   };
+}
+
+/** Whether a wire is one of the cut ends behind the radio; any other bunch is whole, and a radio or a module hangs on it. */
+function isCut(sourceId: string, { job }: SessionOf): boolean {
+  return placeIdOf(sourceId) === BUNCH_PLACE && job.harness.some((wire) => wire.id === sourceId);
 }
 
 /** Slots too small for a feed's fuse, and wires known to be too thin for its current. */

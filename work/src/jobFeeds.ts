@@ -2,7 +2,7 @@ import type { FeedInput, FeedPlanInput, JobView } from '@lucky-thread/contract';
 import type { LoadKind } from '@lucky-thread/core/choose';
 import { joinLimit, tapFit, tooSmallFor } from '@lucky-thread/core/choose';
 import type { NeedRole } from '@lucky-thread/core/identify';
-import { isTrigger, mayShareWire } from '@lucky-thread/core/identify';
+import { isSpeakerLead, isTrigger, mayShareWire } from '@lucky-thread/core/identify';
 import type { Inrush } from '@lucky-thread/core/size';
 import type { Joinable, SlotSource, Source } from '@lucky-thread/core/vehicle';
 import { isConductor, isJoinable } from '@lucky-thread/core/vehicle';
@@ -57,9 +57,11 @@ export function givesToTheKeysWires({ direction, role }: FeedInput): boolean {
   return direction === 'out' && !isTrigger(role);
 }
 
-/** The device's feeds that need a source. */
+/** The device's feeds that need a source; speakers' leads are joined pair by pair, with neither tap nor fuse. */
 export function slotFeeds({ job }: { readonly job: Pick<JobView, 'device'> }): SlotFeed[] {
-  return job.device.feeds.filter((feed): feed is SlotFeed => feed.role !== 'ground');
+  return job.device.feeds.filter(
+    (feed): feed is SlotFeed => feed.role !== 'ground' && !isSpeakerLead(feed.role),
+  );
 }
 
 /** The feeds whose source has been chosen, in the device's order. */

@@ -2,6 +2,7 @@ import type { LeadDirection } from '@lucky-thread/contract';
 import { chooseGround, feedSheet, readLead, unusedLeads } from '@lucky-thread/core/choose';
 import type { SignalJoint } from '@lucky-thread/core/join';
 import type { Reading } from '@lucky-thread/core/identify';
+import { isSpeakerLead } from '@lucky-thread/core/identify';
 import { isConductor, markOf } from '@lucky-thread/core/vehicle';
 import { feedSizeOf } from './feedSize';
 import type { JobContext } from './jobContext';
@@ -10,6 +11,8 @@ import { isAtSlot, slotFeeds, tappedFeeds } from './jobFeeds';
 import { sheetGivenOf } from './sheetGiven';
 import { routeOf } from './route';
 import { placeIdOf } from './sources';
+import type { SpeakerWire } from './speakerWires';
+import { speakerWiresOf } from './speakerWires';
 import { signalJointOf } from './signalJoint';
 import { supplyLandmarkOf } from './supplySide';
 import { titleOf } from './titleOf';
@@ -110,13 +113,45 @@ export function matchingListOf(context: JobContext, readings: readonly Reading[]
       to: { ...groundOf(context), ...groundLead(context, supplies) },
     }));
   const used = device.feeds.flatMap((feed) => feed.leadColour ?? []);
+  const speakers = speakerWiresOf(context, readings);
+  const outputs = device.feeds
+    .filter(({ role }) => isSpeakerLead(role))
+    .map((feed): MatchedLead => {
+      const one = speakers.get(feed.id);
+      return {
+        id: feed.id,
+        lead: lead(feed.name, feed.leadColour),
+        optional: feed.optional === true,
+        leftOff: feed.leftOff,
+        direction: 'out',
+        to: one === undefined ? undefined : speakerPartner(one),
+      };
+    });
   const left = device.family === undefined ? [] : unusedLeads(device.family, used);
   return {
-    pairs: [...supplies, ...grounds],
+    pairs: [...supplies, ...outputs, ...grounds],
     left: left.map((one) => ({
       lead: { name: one.role, words: one.words, colour: one.colour },
       end: one.unused,
     })),
+  };
+}
+
+/** A speaker's own wire: end to end with the unit's lead, nothing between. */
+function speakerPartner({ source, place, proved }: SpeakerWire): MatchedTo {
+  return {
+    place: place.name,
+    source: titleOf(source),
+    colour: markOf(source),
+    side: undefined,
+    joint: 'crimped end to end, no fuse',
+    ...{ fuseA: undefined, awg: undefined, areaMm2: undefined, lengthM: undefined, first: [] },
+    signal: {
+      by: 'itself',
+      because: proved
+        ? 'Plus to plus, by the cone: it moved out with the battery’s plus here.'
+        : 'The cone was not seen: plus and minus are a guess until the phase test.',
+    },
   };
 }
 

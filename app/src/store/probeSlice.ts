@@ -18,6 +18,8 @@ export interface Probing {
   readonly lamp: boolean;
   /** The vehicle's handbook or fuse table is at hand. */
   readonly handbook: boolean;
+  /** No 9 V source is at hand. */
+  readonly noPop: boolean;
   /** Where the instrument is clipped. */
   readonly clip: 'ground' | 'constant';
   /** Nobody is there to hold a pedal or a switch meanwhile. */
@@ -32,6 +34,7 @@ export const FRESH: Omit<Probing, 'state' | 'cannot'> = {
   until: 'function',
   lamp: true,
   handbook: true,
+  noPop: false,
   clip: 'ground',
   alone: true,
 };
@@ -92,6 +95,10 @@ const slice = createSlice({
       const probing = all[action.payload.jobId];
       if (probing !== undefined) probing.handbook = action.payload.handbook;
     },
+    popChanged: (all, action: PayloadAction<{ jobId: string; noPop: boolean }>) => {
+      const probing = all[action.payload.jobId];
+      if (probing !== undefined) probing.noPop = action.payload.noPop;
+    },
     lampChanged: (all, action: PayloadAction<{ jobId: string; lamp: boolean }>) => {
       const probing = all[action.payload.jobId];
       if (probing !== undefined) probing.lamp = action.payload.lamp;
@@ -118,6 +125,7 @@ export const {
   untilChanged,
   handbookChanged,
   lampChanged,
+  popChanged,
   clipMoved,
   helpChanged,
 } = slice.actions;

@@ -45,7 +45,7 @@ export function useFind(context: JobContext): Finding {
     [known, lastState, deferred],
   );
   const { job, model, taps } = context;
-  const { state, cannot, until, lamp, handbook, clip, alone } = probing;
+  const { state, cannot, until, lamp, handbook, noPop, clip, alone } = probing;
   // Where the thumb is, whether a reading is saved yet, and data fetched anew that say the same are no new question.
   const session = useSteady(
     useMemo(
@@ -56,10 +56,11 @@ export function useFind(context: JobContext): Finding {
           until,
           lamp,
           handbook,
+          noPop,
           clip,
           alone,
         }),
-      [job, model, taps, rows, state, cannot, until, lamp, handbook, clip, alone],
+      [job, model, taps, rows, state, cannot, until, lamp, handbook, noPop, clip, alone],
     ),
   );
   const { answer, thinking, problem, retry } = useAnswer(session, askPlanner);

@@ -43,6 +43,8 @@ export interface FindSession {
   readonly clip?: 'ground' | 'constant';
   /** Nobody else is there to hold a pedal or a switch while a wire is touched; by default somebody is. */
   readonly alone?: boolean;
+  /** No 9 V source is at hand to pop speakers with; by default one is. */
+  readonly noPop?: boolean;
   /** The source that the probe sits on still; left out: it was taken away. */
   readonly on?: string | undefined;
 }
@@ -86,12 +88,16 @@ export function adviseBy(reckoner: Reckoner, session: FindSession): FindAdvice {
   const ids = new Set(session.sources.map((source) => source.id));
   const bySource = new Map<string, Reading[]>();
   for (const reading of session.readings) {
-    if (!ids.has(reading.sourceId))
-      throw new RangeError(`Reading ${reading.id} is at ${reading.sourceId}, which is no source`);
+    for (const id of [reading.sourceId, reading.otherId])
+      if (id !== undefined && !ids.has(id))
+        throw new RangeError(`Reading ${reading.id} is at ${id}, which is no source`);
     assertReadingValue(reading.value);
-    const own = bySource.get(reading.sourceId);
-    if (own === undefined) bySource.set(reading.sourceId, [reading]);
-    else own.push(reading);
+    for (const id of [reading.sourceId, reading.otherId]) {
+      if (id === undefined) continue;
+      const own = bySource.get(id);
+      if (own === undefined) bySource.set(id, [reading]);
+      else own.push(reading);
+    }
   }
   const beliefOf = reckoner.beliefsIn(session.sources);
   const verdicts = session.sources.map((source) => {
@@ -116,6 +122,8 @@ export function adviseBy(reckoner: Reckoner, session: FindSession): FindAdvice {
     clip: session.clip ?? 'ground',
     alone: session.alone ?? false,
     on: session.on,
+    readings: session.readings,
+    noPop: session.noPop ?? false,
     lifted: session.readings.some(({ state }) => state.rolling === true),
   });
   return {

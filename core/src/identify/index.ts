@@ -10,7 +10,13 @@ export { LEXICON } from './legend/lexicon';
 export type { LexiconEntry, SafetyClass } from './legend/lexicon';
 export { LOOK_ALIKES } from './circuit/lookAlikes';
 export type { LookAlike } from './circuit/lookAlikes';
-export { NEED_ROLES, meetsProbability, requirementsOf, soughtBy } from './need/needs';
+export {
+  NEED_ROLES,
+  isSpeakerLead,
+  meetsProbability,
+  requirementsOf,
+  soughtBy,
+} from './need/needs';
 export type { Need, NeedRole } from './need/needs';
 export type { Requirement } from './need/serving';
 export { TRIGGER_ROLES, isShared, isTrigger, mayShareWire, placesOfTrigger } from './need/triggers';
@@ -18,6 +24,8 @@ export type { TriggerRole } from './need/triggers';
 export type { NextAction, Visit } from './plan/nextAction';
 export { workedBy } from './signals/workedBy';
 export { ROLE_WORDS } from './need/roleWords';
+export { isAt, poppedAs } from './belief/pairEvidence';
+export type { Popped } from './belief/pairEvidence';
 export { posterior } from './belief/posterior';
 export type { Posterior } from './belief/posterior';
 export { labelReader, readLabel, readWritten } from './legend/readLabel';

@@ -32,7 +32,7 @@ export interface HarnessTrial {
   readonly clip: () => 'ground' | 'constant';
   /** Brings the car to a state; takes its seconds. */
   readonly go: (state: VehicleState) => void;
-  /** Puts the clip on ground, or on a wire that is constant. */
+  /** Puts the clip on ground, on a wire that is constant, or without one on the battery’s post. */
   readonly clipTo: (clip: 'ground' | 'constant', wireId?: string) => void;
   /** Reads one wire against the clip. */
   readonly probe: (wireId: string, instrument?: 'meter' | 'ohmmeter' | 'lamp') => Reading;
@@ -91,8 +91,8 @@ export function harnessTrial(
         seconds: effort.seconds + WORK_SECONDS.probe,
         probes: effort.probes + 1,
       };
-      const on =
-        clip === 'constant' && clippedTo !== undefined ? { pointId: clippedTo } : undefined;
+      const post = clippedTo === undefined ? ('battery' as const) : { pointId: clippedTo };
+      const on = clip === 'constant' && instrument !== 'ohmmeter' ? post : undefined;
       const touch = {
         pointId: wireId,
         state,

@@ -67,3 +67,5 @@ export type { ColourSystem, WireColour, WireColourCode } from './wireColour';
 export { freeCell } from './freeCell';
 export { MOST_SLOTS, MOST_WIRES } from './typed/limits';
 export { POSITION, nextPosition } from './typed/position';
+export { SPEAKER_PLACES } from './speakerPlace';
+export type { SpeakerPlace } from './speakerPlace';

@@ -14,6 +14,10 @@ export const STARTER_OPTIONS: Options = [
 /** What decides over the leads of a radio. */
 export const RADIO_OPTIONS: Options = [
   {
+    ...{ id: 'cutPlug', name: 'The car’s plug was cut off' },
+    says: 'Its speakers are found among the cut wires, pair by pair, with ohms and a 9 V battery. With the plug there an adapter joins them.',
+  },
+  {
     ...{ id: 'noAccessory', name: 'No accessory wire in the car’s plug' },
     says: 'An added wire from an ignition slot, with a fuse of its own, wakes it instead.',
   },

@@ -26,6 +26,30 @@ const DRIVEN_BY_THE_SET: readonly CatalogueLeadInput[] = [
   }),
 ];
 
+/** Colours of a radio's speaker leads; minus has the black stripe. Common practice. */
+const SPEAKER_LEADS = [
+  ['front left', 'Front left', 'white'],
+  ['front right', 'Front right', 'grey'],
+  ['rear left', 'Rear left', 'green'],
+  ['rear right', 'Rear right', 'violet'],
+] as const;
+
+/** Both leads of each speaker: found one by one where the plug is gone, joined by an adapter where it is there. */
+const SPEAKERS: readonly CatalogueLeadInput[] = SPEAKER_LEADS.flatMap(([speaker, name, colour]) => {
+  const id = speaker.replace(' ', '-');
+  const lead: Omit<CatalogueLeadInput, 'id' | 'name' | 'role'> = {
+    ...{ speaker, currentA: 2.2, direction: 'out', onlyWith: 'cutPlug', optional: true },
+    leftOff: `${name} stays silent; both leads are capped, each by itself.`,
+  };
+  return [
+    { ...lead, id: `${id}-plus`, name: `${name} +`, role: 'speakerPlus', leadColour: colour },
+    {
+      ...{ ...lead, id: `${id}-minus`, name: `${name} −` },
+      ...{ role: 'speakerMinus', leadColour: `${colour}/black` },
+    },
+  ];
+});
+
 /** Radios, with a screen and without, and what makes them louder. */
 export const RADIO_DEVICES: readonly CatalogueEntry[] = [
   withOptions(
@@ -45,6 +69,7 @@ export const RADIO_DEVICES: readonly CatalogueEntry[] = [
           leadColour: 'orange',
         },
         ...DRIVEN_BY_THE_SET,
+        ...SPEAKERS,
       ],
     ),
   ),
@@ -69,6 +94,7 @@ export const RADIO_DEVICES: readonly CatalogueEntry[] = [
           ...{ leadColour: 'light green', polarity: 'ground' },
         }),
         ...DRIVEN_BY_THE_SET,
+        ...SPEAKERS,
       ],
     ),
   ),

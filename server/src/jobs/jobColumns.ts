@@ -26,7 +26,7 @@ export const SUMMARY_COLUMNS = {
   // To the microsecond, as a page's end must name it.
   touched: sql<string>`${jobs.updatedAt}::text`,
   done: sql<boolean>`(${jobs.reopened} is null and not exists (
-    select from job_feeds f where f.job_id = ${jobs.id} and f.role <> 'ground' and f.optional is not true and not exists (
+    select from job_feeds f where f.job_id = ${jobs.id} and f.role not in ('ground', 'speakerPlus', 'speakerMinus') and f.optional is not true and not exists (
       select from tap_points t where t.job_id = f.job_id and t.feed_id = f.id and not t.retired)))`,
 };
 
@@ -40,7 +40,7 @@ export const JOB_COLUMNS = {
       'currentA', f.current_a, 'inrushA', f.inrush_a, 'inrushS', f.inrush_s, 'standbyA', f.standby_a,
       'leadColour', f.lead_colour, 'holdsCranking', f.holds_cranking, 'liveInAcc', f.live_in_acc,
       'polarity', f.polarity, 'optional', f.optional, 'direction', f.direction, 'leftOff', f.left_off,
-      'outputV', f.output_v))
+      'outputV', f.output_v, 'speaker', f.speaker))
       order by f.position), '[]')
     from job_feeds f where f.job_id = ${jobs.id})`,
   plan: sql<FeedPlanInput[]>`(

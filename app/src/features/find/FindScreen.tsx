@@ -1,5 +1,5 @@
 import { toCoreReading } from '@lucky-thread/contract';
-import type { FindAdvice, Verdict } from '@lucky-thread/core/identify';
+import type { FindAdvice, NextAction, Verdict } from '@lucky-thread/core/identify';
 import type { SlotSource, StateChange } from '@lucky-thread/core/vehicle';
 import { isConductor, isLeadPoint, nameOf } from '@lucky-thread/core/vehicle';
 import { memo, useCallback, useMemo, useState } from 'react';
@@ -130,7 +130,11 @@ interface PartProps {
   readonly finding: Finding;
 }
 
-const NONE: readonly string[] = [];
+/** The sources that the plan wants touched now. */
+function wantedBy(next: NextAction | undefined): readonly string[] {
+  if (next?.kind === 'pair') return [next.plusId, next.minusId];
+  return next?.kind === 'visit' ? next.visit.sourceIds : [];
+}
 
 /** What a verdict is about. */
 function sourceOf(verdict: Verdict): string {
@@ -154,8 +158,8 @@ const PanelMap = memo(function PanelMap({
   const looms = useMemo(() => loomsOf({ job, model, taps }), [job, model, taps]);
   const panel = panels.find((one) => one.id === panelId) ?? panels[0];
   const verdicts = useSteadyList(advice?.verdicts, sourceOf);
-  const wantedIds = advice?.next.kind === 'visit' ? advice.next.visit.sourceIds : NONE;
-  const wanted = useMemo(() => new Set(wantedIds), [wantedIds]);
+  const next = advice?.next;
+  const wanted = useMemo(() => new Set(wantedBy(next)), [next]);
   const loggedIds = useMemo(() => new Set(taps.map((tap) => tap.sourceId)), [taps]);
   const turn = useCallback(
     (changed: StateChange) => void dispatch(carChanged({ jobId, change: changed })),

@@ -1,9 +1,16 @@
 import type { Until } from '@lucky-thread/core/identify';
+import { isSpeakerLead } from '@lucky-thread/core/identify';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import { useRouter } from 'expo-router';
 import { memo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { handbookChanged, helpChanged, lampChanged, untilChanged } from '../../store/probeSlice';
+import {
+  handbookChanged,
+  helpChanged,
+  lampChanged,
+  popChanged,
+  untilChanged,
+} from '../../store/probeSlice';
 import { useAppDispatch } from '../../store/store';
 import { ActionButton } from '../../ui/ActionButton';
 import { Card } from '../../ui/Card';
@@ -110,7 +117,8 @@ function PlanLimits({ context, probing, onLimit }: FindToolsProps) {
 /** States, tools and helpers that are out of reach now: a touch says so, another takes it back. */
 function NotPossible({ context, probing, onLimit }: FindToolsProps) {
   const dispatch = useAppDispatch();
-  const { cannot, lamp, handbook, alone } = probing;
+  const { cannot, lamp, handbook, noPop, alone } = probing;
+  const hasSpeakers = context.job.device.feeds.some(({ role }) => isSpeakerLead(role));
   const jobId = context.job.id;
   return (
     <View style={styles.wrap}>
@@ -134,6 +142,13 @@ function NotPossible({ context, probing, onLimit }: FindToolsProps) {
         testID="limit-handbook"
         onPress={() => dispatch(handbookChanged({ jobId, handbook: !handbook }))}
       />
+      {hasSpeakers && (
+        <ActionButton
+          label={`${noPop ? '☒' : '☐'} No 9 V source`}
+          testID="limit-pop"
+          onPress={() => dispatch(popChanged({ jobId, noPop: !noPop }))}
+        />
+      )}
       <ActionButton
         label={`${alone ? '☒' : '☐'} Nobody helps`}
         testID="limit-alone"

@@ -1,6 +1,6 @@
 import type { NextAction, Visit } from '@lucky-thread/core/identify';
 import type { StitchPlace, VehicleState } from '@lucky-thread/core/vehicle';
-import { PLACE_WORDS, stateId } from '@lucky-thread/core/vehicle';
+import { PLACE_WORDS, placeOf, stateId } from '@lucky-thread/core/vehicle';
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
@@ -8,6 +8,9 @@ import { Caution } from '../../ui/Caution';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import { TestDrawing } from '../../instruments/TestDrawing';
+
+/** Where the car and the clip are now, and what is to be touched there first. */
+export type Arrival = Pick<Visit, 'state' | 'sourceIds' | 'clip'>;
 
 /** Props of {@link NextDock}. */
 export interface NextDockProps {
@@ -20,7 +23,7 @@ export interface NextDockProps {
   /** Places that were put off. */
   readonly deferred: readonly StitchPlace[];
   /** The car was brought to the state of the visit. */
-  readonly onArrived: (visit: Visit) => void;
+  readonly onArrived: (at: Arrival) => void;
   /** Where the instrument is clipped now. */
   readonly clip: 'ground' | 'constant';
   /** Called to put a place off, or to take it up again. */
@@ -57,7 +60,7 @@ export function NextDock(props: NextDockProps) {
           <Words kind="instruction" testID="next">
             {next.instruction}
           </Words>
-          {(next.kind === 'visit' || next.kind === 'handbook') && (
+          {(next.kind === 'visit' || next.kind === 'handbook' || next.kind === 'pair') && (
             <Words kind="small" soft>
               {next.kind === 'handbook' ? `${next.because} About ${next.seconds} s.` : next.because}
             </Words>
@@ -70,7 +73,9 @@ export function NextDock(props: NextDockProps) {
         </View>
         {next.kind === 'visit' && <TestDrawing state={next.visit.state} />}
       </View>
-      {next.kind === 'visit' && next.caution !== undefined && <Caution>{next.caution}</Caution>}
+      {(next.kind === 'visit' || next.kind === 'pair') && next.caution !== undefined && (
+        <Caution>{next.caution}</Caution>
+      )}
       <NextButtons {...props} next={next} />
     </View>
   );
@@ -107,6 +112,8 @@ function NextButtons(props: NextDockProps & { readonly next: NextAction }) {
       return <NotFound {...props} needIds={next.needIds} />;
     case 'visit':
       return <VisitButtons {...props} visit={next.visit} />;
+    case 'pair':
+      return <PairButton {...props} pair={next} />;
   }
 }
 
@@ -135,6 +142,24 @@ function VisitButtons(
         />
       )}
     </View>
+  );
+}
+
+/** Two wires are measured against each other with the key off. */
+function PairButton({
+  pair,
+  state: now,
+  onArrived,
+}: NextDockProps & { readonly pair: Extract<NextAction, { kind: 'pair' }> }) {
+  const { state, plusId } = pair;
+  if (stateId(now) === stateId(state)) return null;
+  return (
+    <ActionButton
+      kind="next"
+      label={`It is: ${PLACE_WORDS[placeOf(state)]}`}
+      testID="arrived"
+      onPress={() => onArrived({ state, sourceIds: [plusId] })}
+    />
   );
 }
 

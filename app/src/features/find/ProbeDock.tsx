@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
+import type { NextAction } from '@lucky-thread/core/identify';
 import { isTrigger } from '@lucky-thread/core/identify';
 import type { Source } from '@lucky-thread/core/vehicle';
-import { isLeadPoint, stateId } from '@lucky-thread/core/vehicle';
-import { withdraw } from '../../store/outbox';
+import { stateId } from '@lucky-thread/core/vehicle';
 import type { Probing } from '../../store/probeSlice';
 import { carBroughtTo, clipMoved } from '../../store/probeSlice';
 import { useAppDispatch } from '../../store/store';
@@ -24,12 +24,13 @@ import {
 } from '@lucky-thread/work';
 import { besideHeavy } from './besideHeavy';
 import { HandbookEntry } from './HandbookEntry';
-import { countingRows } from '../../work/jobReadings';
 import { NextDock } from './NextDock';
+import { PairDock } from './PairDock';
 import { ReadingPad } from '../../instruments/ReadingPad';
 import type { MeterTouch } from '../../meter/meter';
 import { useDefer } from './useDefer';
 import type { Finding } from '../../work/useFind';
+import { UndoLast, useUndoLast } from './UndoLast';
 import { useFollowPlan } from './useFollowPlan';
 import { useTakeReading } from '../../work/useTakeReading';
 
@@ -63,6 +64,7 @@ export function ProbeDock({ context, finding, onFilled, onInHand }: ProbeDockPro
   const follow = useFollowPlan({ jobId, advice, thinking, probing });
   const source = useSource(context, probing.sourceId);
   const heavy = heavyFeeds(context);
+  const pair = pairInHand(advice?.next, probing);
   return (
     <View style={styles.tight}>
       <NotWorkedOut what="The plan" problem={finding.problem} onRetry={finding.retry} />
@@ -82,13 +84,19 @@ export function ProbeDock({ context, finding, onFilled, onInHand }: ProbeDockPro
         }}
         onDefer={(place, left) => defer([place], left)}
         spare={spareOf(context)}
-        nameOf={(id) => slotFeeds(context).find((one) => one.id === id)?.name ?? id}
+        nameOf={(id) => context.job.device.feeds.find((one) => one.id === id)?.name ?? id}
         found={Object.keys(advice?.filled ?? {}).length}
         onMore={onInHand}
         lookUp={(sourceId) => <LookUp model={context.model} sourceId={sourceId} />}
       />
       <HeavyFeeds heavy={heavy} />
-      {source === undefined ? (
+      {pair !== undefined ? (
+        <PairDock
+          key={`${pair.plusId} ${pair.minusId}`}
+          {...{ context, finding, pair }}
+          onTaken={() => follow()}
+        />
+      ) : source === undefined ? (
         <Words kind="small" soft>
           Touch a slot or a wire to log a reading.
         </Words>
@@ -103,6 +111,15 @@ export function ProbeDock({ context, finding, onFilled, onInHand }: ProbeDockPro
       )}
     </View>
   );
+}
+
+/** The pair that the plan wants tried, unless a wire beside it was touched or the car is not as it must be. */
+function pairInHand(
+  next: NextAction | undefined,
+  { state, sourceId }: Probing,
+): Extract<NextAction, { kind: 'pair' }> | undefined {
+  if (next?.kind !== 'pair' || stateId(next.state) !== stateId(state)) return undefined;
+  return sourceId === undefined || sourceId === next.plusId ? next : undefined;
 }
 
 /** Feeds that the device works without. */
@@ -130,7 +147,6 @@ function SourcePad(
     readonly onTaken: () => void;
   },
 ) {
-  const dispatch = useAppDispatch();
   const { source, context, finding } = props;
   const jobId = context.job.id;
   const { state, clip } = finding.probing;
@@ -143,47 +159,25 @@ function SourcePad(
     ...(measure === undefined ? {} : { measure }),
     ...(clip === 'constant' && !byOhms ? { clipId: BATTERY } : {}),
   });
-  const last = countingRows(finding.rows).findLast((row) => !isLeadPoint(row.sourceId));
-  const undo = (): void => {
-    if (last !== undefined) dispatch(withdraw(jobId, last.id));
-  };
-  usePadKeys(taker, { onTaken: props.onTaken, undo });
+  const undo = useUndoLast(jobId, finding.rows);
+  usePadKeys(taker, { onTaken: props.onTaken, undo: () => undo?.() });
   return (
     <View style={styles.pad}>
       {context.job.device.feeds.some(({ role }) => isTrigger(role)) && (
         <ClipNow jobId={jobId} clip={clip} />
       )}
-      <PadHead source={source} undo={last === undefined ? undefined : undo} />
+      <View style={styles.padHead}>
+        <Words kind="heading" testID="selected-slot" lines={1} style={styles.fill}>
+          {titleOf(source)}
+        </Words>
+        <UndoLast jobId={jobId} rows={finding.rows} />
+      </View>
       <ReadingPad
         taker={taker}
         simulated={context.model.simulated}
         first={FIRST[measure ?? 'volts'] ?? context.settings.schools.tester}
         unit={byOhms ? 'Ω' : 'V'}
         onTaken={props.onTaken}
-      />
-    </View>
-  );
-}
-
-/** What is touched, and the way back from the last reading; undefined while there is none. */
-function PadHead({
-  source,
-  undo,
-}: {
-  readonly source: Source;
-  readonly undo: (() => void) | undefined;
-}) {
-  return (
-    <View style={styles.padHead}>
-      <Words kind="heading" testID="selected-slot" lines={1} style={styles.fill}>
-        {titleOf(source)}
-      </Words>
-      <ActionButton
-        kind="quiet"
-        label="Undo last"
-        testID="undo"
-        disabled={undo === undefined}
-        onPress={() => undo?.()}
       />
     </View>
   );

@@ -1,7 +1,7 @@
 import type { HarnessWireInput } from '@lucky-thread/contract';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { takeReading, withdraw } from '../../store/outbox';
+import { withdraw } from '../../store/outbox';
 import { useAppDispatch } from '../../store/store';
 import { ActionButton } from '../../ui/ActionButton';
 import { Choice } from '../../ui/Choice';
@@ -12,8 +12,8 @@ import { WithDock } from '../../ui/WithDock';
 import { Words } from '../../ui/Words';
 import { countingRows } from '../../work/jobReadings';
 import { ReadingHistory } from '../../instruments/ReadingHistory';
+import { PairPad } from '../../instruments/PairPad';
 import { ReadingPad } from '../../instruments/ReadingPad';
-import { readingRequest } from '../../meter/readingRequest';
 import { StateSwitches } from '../../instruments/StateSwitches';
 import { useTakeReading } from '../../work/useTakeReading';
 import type { JobContext } from '@lucky-thread/work';
@@ -22,7 +22,6 @@ import { JobProblem } from '../../shell/JobProblem';
 import { useJobChange } from '../../work/useJobChange';
 import { nextState } from '@lucky-thread/core/vehicle';
 import { HarnessDock } from './HarnessDock';
-import { PopPad } from './PopPad';
 import type { HarnessBench, HarnessFinding } from '../../work/useHarness';
 import { AT_REST, useHarness } from '../../work/useHarness';
 import { HarnessLimits } from './HarnessLimits';
@@ -178,7 +177,12 @@ function Dock(props: DockProps) {
         }}
       />
       {next?.kind === 'pop' ? (
-        <Pop {...props} plusId={next.plusId} minusId={next.minusId} />
+        <PairPad
+          key={`${next.plusId} ${next.minusId}`}
+          {...{ jobId, by: 'pop', plusId: next.plusId, minusId: next.minusId }}
+          state={bench.state}
+          simulated={context.model.simulated}
+        />
       ) : (
         <Touch {...props} />
       )}
@@ -202,17 +206,18 @@ function Touch({ context, finding, bench, selectedId, onSelect }: DockProps) {
     finding.session.wires.find((one) => one.id === id)?.name ?? id;
   if (next?.kind === 'pairOhms' && selectedId === undefined)
     return (
-      <WirePad
-        key={`${next.oneId} ${next.otherId}`}
-        context={context}
-        wireId={next.oneId}
-        otherId={next.otherId}
-        name={`${nameOf(next.oneId)} to ${nameOf(next.otherId)}`}
-        bench={bench}
-        clipId={undefined}
-        measure="ohms"
-        onTaken={() => onSelect(undefined)}
-      />
+      <View style={styles.tight}>
+        <Words kind="heading" testID="selected-wire">
+          {`${nameOf(next.oneId)} to ${nameOf(next.otherId)} · ohms`}
+        </Words>
+        <PairPad
+          key={`${next.oneId} ${next.otherId}`}
+          {...{ jobId: context.job.id, by: 'ohms', plusId: next.oneId, minusId: next.otherId }}
+          state={bench.state}
+          simulated={context.model.simulated}
+          onTaken={() => onSelect(undefined)}
+        />
+      </View>
     );
   const wireId = selectedId ?? (next?.kind === 'probe' ? next.wireIds[0] : undefined);
   const wire = finding.session.wires.find((one) => one.id === wireId);
@@ -240,7 +245,6 @@ function Touch({ context, finding, bench, selectedId, onSelect }: DockProps) {
 function WirePad(props: {
   readonly context: JobContext;
   readonly wireId: string;
-  readonly otherId?: string;
   readonly name: string;
   readonly bench: HarnessBench;
   readonly clipId: string | undefined;
@@ -250,7 +254,6 @@ function WirePad(props: {
   const taker = useTakeReading({
     jobId: props.context.job.id,
     sourceId: props.wireId,
-    otherId: props.otherId,
     state: props.bench.state,
     clipId: props.clipId,
     measure: props.measure,
@@ -258,7 +261,7 @@ function WirePad(props: {
   return (
     <View style={styles.tight}>
       <Words kind="heading" testID="selected-wire">
-        {`${props.name}${props.measure === 'ohms' ? (props.otherId === undefined ? ' · ohms to ground' : ' · ohms') : ''}`}
+        {`${props.name}${props.measure === 'ohms' ? ' · ohms to ground' : ''}`}
       </Words>
       <ReadingPad
         taker={taker}
@@ -267,41 +270,6 @@ function WirePad(props: {
         onTaken={props.onTaken}
         unit={props.measure === 'ohms' ? 'Ω' : 'V'}
       />
-    </View>
-  );
-}
-
-function Pop(props: DockProps & { readonly plusId: string; readonly minusId: string }) {
-  const dispatch = useAppDispatch();
-  const { context, bench, plusId, minusId } = props;
-  const taker = useTakeReading({
-    jobId: context.job.id,
-    sourceId: plusId,
-    otherId: minusId,
-    state: bench.state,
-    measure: 'pop',
-  });
-  return (
-    <View style={styles.tight}>
-      <PopPad
-        key={`${plusId} ${minusId}`}
-        simulated={context.model.simulated}
-        onSimulated={() => void taker.simulated()}
-        onPop={(cone, speaker) => {
-          const result = readingRequest(
-            {
-              sourceId: plusId,
-              otherId: minusId,
-              contact: undefined,
-              state: bench.state,
-              at: new Date(),
-            },
-            { instrument: 'pop', cone, ...(speaker === undefined ? {} : { speaker }) },
-          );
-          if (result.ok) dispatch(takeReading(context.job.id, result.request));
-        }}
-      />
-      {taker.problem !== undefined && <Words kind="small">✕ {taker.problem}</Words>}
     </View>
   );
 }

@@ -6,7 +6,7 @@ import { PARKED, stateAt } from '@lucky-thread/core/vehicle';
 import { renderInApp } from '../../testing/render';
 import { HarnessDock } from './HarnessDock';
 import { HarnessLimits } from './HarnessLimits';
-import { PopPad } from './PopPad';
+import { PopPad } from '../../instruments/PopPad';
 import { Separating } from './Separating';
 import { Unproved } from './Unproved';
 import { AT_REST } from '../../work/useHarness';

@@ -4,6 +4,8 @@ import type { StateEvidence } from './stateEvidence';
 import { gatherEvidence } from './stateEvidence';
 import { lockSteps } from './lockSteps';
 import { noneAtWire } from './noneAtWire';
+import type { Popped } from './pairEvidence';
+import { pairFit } from './pairEvidence';
 import type { PerLevel } from '../circuit/levels';
 import { LEVELS } from '../circuit/levels';
 import type { Reading } from '../reading/reading';
@@ -30,6 +32,8 @@ export interface Posterior {
   readonly evidence: readonly StateEvidence[];
   /** Whether it is of a wire: what nobody knows rests there at one level with the key off and one with it on. */
   readonly atWire: boolean;
+  /** Which speaker's lead it is, by a pop; left out: nobody knows. */
+  readonly popped?: Popped | undefined;
   /**
    * Of a wire, for each entry of `UNFED`: the share of each hypothesis in which its circuit does that where it is not fed. Of a
    * slot nobody asks.
@@ -56,6 +60,7 @@ export function posterior(
   const wire = possible === ON_SLOTS ? undefined : fitsOfWire(possible, evidence);
   const fit = wire?.fit ?? fitsOfSlot(evidence);
   const noneFit = wire === undefined ? noneAtSlot(evidence) : noneAtWire(evidence);
+  pairFit(readings)?.forEach((weight, index) => (fit[index] = (fit[index] ?? 0) * weight));
   return {
     ...weigh(prior, { possible, fit, noneFit, evidence }),
     atWire: wire !== undefined,

@@ -186,6 +186,8 @@ function amongThem(sought: readonly CircuitFunction[]): Partial<Record<CircuitFu
 
 /** Whoever looks for a signal in a bunch has reason to think that one wire or two of it carry it. Our own choice. */
 const SOUGHT_WEIGHT = 1.5;
+/** Speakers come in pairs, and mostly in fours. */
+const SOUGHT_BY: Partial<Record<CircuitFunction, number>> = { speaker: WIRE_WEIGHTS.speaker ?? 0 };
 const SOUGHT = new Map<string, Belief>();
 
 /** A wire of a bunch in which some functions are looked for. */
@@ -195,7 +197,7 @@ function soughtBelief(sought: readonly CircuitFunction[]): Belief {
   if (known !== undefined) return known;
   const raised = {
     ...amongThem(sought),
-    ...Object.fromEntries(sought.map((name) => [name, SOUGHT_WEIGHT])),
+    ...Object.fromEntries(sought.map((name) => [name, SOUGHT_BY[name] ?? SOUGHT_WEIGHT])),
   };
   const belief = beliefFrom({ ...WIRE_WEIGHTS, ...raised });
   SOUGHT.set(key, belief);

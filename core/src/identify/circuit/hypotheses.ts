@@ -19,6 +19,8 @@ import { SWITCH_WIRES } from './switchWires';
 
 export type { Hypothesis } from './hypothesis';
 
+/** The variant of a speaker lead that runs to its speaker and nowhere else. */
+export const TO_SPEAKER = 'to the speaker';
 /** The variant of a speaker lead that an amplifier drives. */
 export const FROM_AMPLIFIER = 'from an amplifier';
 
@@ -104,7 +106,7 @@ export const HYPOTHESES: readonly Hypothesis[] = [
   ...wire(
     'speaker',
     [
-      ['to the speaker', 0.93, () => 'open'],
+      [TO_SPEAKER, 0.93, () => 'open'],
       [FROM_AMPLIFIER, 0.07, (state) => (on(state) ? 'half' : 'dead')],
     ],
     0.6,

@@ -1,7 +1,6 @@
 import type { VehicleState } from '../../vehicle';
 import { newBeliefCache } from '../belief/beliefCache';
 import { assertReadingValue } from '../reading/reading';
-import { WORK_SECONDS } from '../visit/workCosts';
 import type { Assignment } from './assignments';
 import { bestAssignments } from './assignments';
 import type { WireBelief } from './beliefs';
@@ -12,15 +11,16 @@ import type { WireRole } from './roles';
 import { SETTLED, WIRE_ROLES } from './roles';
 import type { HarnessSession } from './session';
 import { isByLamp } from './session';
-import { measuredBetween } from './between';
 import type { PairToTry } from './pairToTry';
 import { lastWord } from './lastWord';
 import { pairToTry, untoldOf } from './pairToTry';
+import { popSafety } from './popSafety';
+import { sayPair } from './pairWords';
 import type { SpeakerPair } from './speakerPairs';
 import { shownPairs } from './speakerPairs';
 import { describeVisit } from './words';
 import type { WireVisit } from './wireTests';
-import { isDeadAwake, isUnfed, wireVisits } from './wireTests';
+import { wireVisits } from './wireTests';
 
 /** What to do next with a bunch of wires. */
 export type HarnessAction =
@@ -87,8 +87,6 @@ export interface HarnessAdvice {
   readonly unproved: readonly string[];
 }
 
-/** Data and sensor lines are fenced off well before they are sure; a wire is popped only below this. */
-const POP_RISK = 0.004;
 /** Assignments are worked out over so many wires at most, the most doubtful ones. */
 const MOST_DOUBTFUL = 8;
 /** So many assignments are worked out. */
@@ -162,29 +160,13 @@ function nextFor(found: {
       seconds: visit.seconds,
       ...describeVisit(visit, visit.wireIds.map(nameOf), session),
     };
-  if (pop?.by === 'ohms')
-    return {
-      kind: 'pairOhms',
-      oneId: pop.plusId,
-      otherId: pop.minusId,
-      seconds: WORK_SECONDS.pair,
-      instruction: `Key off. Ohms between ${nameOf(pop.plusId)} and ${nameOf(pop.minusId)}: a speaker shows 2 to 16 Ω.`,
-      because:
-        'A coil shows a few ohms, a data pair 60 or 120; which speaker, and which lead is plus, only a pop tells.',
-      caution:
-        'Key off, and never on a live wire; airbag plugs stay shut, no ohmmeter on yellow-sleeved wires.',
-    };
-  if (pop !== undefined)
-    return {
-      kind: 'pop',
-      plusId: pop.plusId,
-      minusId: pop.minusId,
-      seconds: WORK_SECONDS.pair,
-      instruction: `Touch 9 V across ${nameOf(pop.plusId)} (+) and ${nameOf(pop.minusId)} (−), and listen.`,
-      because: 'A speaker pops; its cone moves out when plus is on plus.',
-      caution:
-        'A blink, not longer: direct current heats the coil. Never on a live, data or sensor wire; airbag plugs stay shut.',
-    };
+  if (pop !== undefined) {
+    const { by, plusId, minusId } = pop;
+    const said = sayPair(pop, nameOf);
+    return by === 'ohms'
+      ? { kind: 'pairOhms', oneId: plusId, otherId: minusId, ...said }
+      : { kind: 'pop', plusId, minusId, ...said };
+  }
   const doubtful = found.doubtful.filter((id) => !found.untold.includes(id));
   return {
     kind: 'done',
@@ -243,18 +225,6 @@ function verdictOf(belief: WireBelief, session: HarnessSession): WireVerdict {
     ranked,
     popSafe: popSafety(belief, session),
   };
-}
-
-/** A wire may be popped once it was read awake with the key on, dead every time, and is no data or sensor line. */
-function popSafety(belief: WireBelief, session: HarnessSession): true | string {
-  if (belief.role === 'amplifier') return 'an amplifier drives it';
-  // A coil between two wires is a speaker, whatever ghost stands on them.
-  if (measuredBetween(session.readings).get(belief.wire.id) === 'coil')
-    return isUnfed(belief.wire.id, session) || 'not read dead with the key on';
-  if (!isDeadAwake(belief.wire.id, session)) return 'not read dead with the key on';
-  const { functions } = belief.given;
-  if (functions.dataBus > POP_RISK) return 'may be a data line';
-  return functions.sensor + functions.lockMultiplex > POP_RISK ? 'may be a sensor line' : true;
 }
 
 function assignmentsOf(beliefs: readonly WireBelief[]): HarnessAdvice['assignments'] {

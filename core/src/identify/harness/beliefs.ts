@@ -3,11 +3,9 @@ import { posterior } from '../belief/posterior';
 import type { Reading } from '../reading/reading';
 import { sourcePrior } from '../belief/sourcePrior';
 import type { BeliefCache } from '../belief/beliefCache';
-import type { Between } from './between';
-import { measuredBetween } from './between';
 import { CAPACITY, ROLE_BY_HYPOTHESIS, WIRE_ROLES } from './roles';
 import type { WireRole } from './roles';
-import type { HarnessSession, HarnessWire } from './session';
+import type { HarnessFamily, HarnessSession, HarnessWire } from './session';
 import { colourEvidence } from './wireColours';
 
 /** What one wire is, as far as its readings, its colour and the other wires tell. */
@@ -25,35 +23,19 @@ export interface WireBelief {
   readonly certainty: number;
 }
 
-/** A pop that moved a cone makes both wires speaker leads, whatever else was thought. */
-const POP_WEIGHT = 400;
-/**
- * How much likelier each role is where ohms between two wires showed a coil, or a data pair's terminating resistors. The
- * latter say less: a load to ground beside a ground shows them too; but no speaker does.
- */
-const MEASURED_WEIGHT: Record<Between, Partial<Record<WireRole, number>>> = {
-  coil: { speaker: 200 },
-  terminated: { dataBus: 12, speaker: 0.02 },
-};
 /** Rounds of balancing; it settles within a few. */
 const ROUNDS = 40;
 
 /** What each wire of a bunch is: Bayes' rule wire by wire, then balanced so that no role has too many or too few wires. */
 export function beliefsOf(session: HarnessSession, cache: BeliefCache): WireBelief[] {
   const own = groupByWire(session.readings);
-  const popped = poppedWires(session.readings);
-  const measured = measuredBetween(session.readings);
   const prior = sourcePrior({ legend: undefined, logged: undefined, kind: 'wire' });
   const rows = session.wires.map((wire) => {
     const given = posterior(prior, own.get(wire.id) ?? [], cache);
     return {
       wire,
       given,
-      alone: rolesOf(given, wire, {
-        session,
-        popped: popped.has(wire.id),
-        measured: measured.get(wire.id),
-      }),
+      alone: rolesOf(given, wire, session.family ?? 'factory'),
     };
   });
   const balanced = balance(rows.map((row) => row.alone));
@@ -74,34 +56,18 @@ export function beliefsOf(session: HarnessSession, cache: BeliefCache): WireBeli
 
 function groupByWire(readings: readonly Reading[]): Map<string, Reading[]> {
   const own = new Map<string, Reading[]>();
-  for (const reading of readings) {
-    const list = own.get(reading.sourceId);
-    if (list === undefined) own.set(reading.sourceId, [reading]);
-    else list.push(reading);
-  }
+  for (const reading of readings)
+    for (const id of [reading.sourceId, reading.otherId]) {
+      if (id === undefined) continue;
+      const list = own.get(id);
+      if (list === undefined) own.set(id, [reading]);
+      else list.push(reading);
+    }
   return own;
 }
 
-function poppedWires(readings: readonly Reading[]): Set<string> {
-  return new Set(
-    readings.flatMap((reading) =>
-      reading.value.kind === 'pop' && reading.value.cone !== 'none' && reading.otherId !== undefined
-        ? [reading.sourceId, reading.otherId]
-        : [],
-    ),
-  );
-}
-
-function rolesOf(
-  given: Posterior,
-  wire: HarnessWire,
-  known: {
-    readonly session: HarnessSession;
-    readonly popped: boolean;
-    readonly measured: Between | undefined;
-  },
-): number[] {
-  const byColour = colourEvidence(wire.colour, known.session.family ?? 'factory');
+function rolesOf(given: Posterior, wire: HarnessWire, family: HarnessFamily): number[] {
+  const byColour = colourEvidence(wire.colour, family);
   const weights = WIRE_ROLES.map(() => 0);
   ROLE_BY_HYPOTHESIS.forEach((role, index) => {
     const at = WIRE_ROLES.indexOf(role);
@@ -111,9 +77,7 @@ function rolesOf(
   weights[leftOver] = (weights[leftOver] ?? 0) + given.functions.none;
   const judged = weights.map((weight, index) => {
     const role = WIRE_ROLES[index] ?? 'leftOver';
-    const byPop = known.popped && role === 'speaker' ? POP_WEIGHT : 1;
-    const byOhms = known.measured === undefined ? 1 : (MEASURED_WEIGHT[known.measured][role] ?? 1);
-    return weight * byColour[role] * byPop * byOhms;
+    return weight * byColour[role];
   });
   return normalised(judged);
 }

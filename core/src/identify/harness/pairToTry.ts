@@ -1,6 +1,6 @@
 import type { Reading } from '../reading/reading';
 import type { WireBelief } from './beliefs';
-import { isBetween, isDisproved } from './between';
+import { isBetween, isDisproved } from '../reading/between';
 import type { HarnessSession } from './session';
 import type { PairCandidate } from './speakerPairs';
 import { pairCandidates, poppedPairs, shownPairs } from './speakerPairs';

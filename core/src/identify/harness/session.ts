@@ -1,6 +1,7 @@
 import type { VehicleState } from '../../vehicle';
 import type { Reading } from '../reading/reading';
 import { isPlain } from '../reading/reading';
+import type { CutWire } from '../reading/source';
 
 /** Where a bunch's colours come from: a car's own, or the leads of an aftermarket radio. */
 export const HARNESS_FAMILIES = ['factory', 'aftermarket'] as const;
@@ -8,14 +9,10 @@ export const HARNESS_FAMILIES = ['factory', 'aftermarket'] as const;
 export type HarnessFamily = (typeof HARNESS_FAMILIES)[number];
 
 /** One cut wire of a bunch as it can be seen. */
-export interface HarnessWire {
+export interface HarnessWire extends CutWire {
   readonly id: string;
   /** Name used in instructions, e.g. "W3 yellow". */
   readonly name: string;
-  /** Colour as seen, IEC 60757 codes such as `BU/PK`; undefined when it can't be told. */
-  readonly colour: string | undefined;
-  /** Wire it is taped or twisted with. */
-  readonly tapedWith: string | undefined;
 }
 
 /** What the installer can't or won't do now. */

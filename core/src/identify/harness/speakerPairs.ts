@@ -1,6 +1,6 @@
 import type { Reading } from '../reading/reading';
 import type { WireBelief } from './beliefs';
-import { betweenOf, isBetween, isDisproved } from './between';
+import { betweenOf, isBetween, isDisproved } from '../reading/between';
 import { WIRE_ROLES } from './roles';
 import type { HarnessWire } from './session';
 import { isStriped, mateEvidence } from './wireColours';

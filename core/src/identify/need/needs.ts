@@ -1,9 +1,10 @@
-import type { CircuitFunction, StitchPlace } from '../../vehicle';
+import type { CircuitFunction, SpeakerPlace, StitchPlace } from '../../vehicle';
 import { nextState, stateAt } from '../../vehicle';
 import type { Posterior } from '../belief/posterior';
 import { visitsFor } from '../visit/workCosts';
 import type { Requirement } from './serving';
 import { servingOf } from './serving';
+import { isSpeakerLead, servingLead } from './speakerLead';
 import type { TriggerRole } from './triggers';
 import { TRIGGERS, TRIGGER_ROLES, givenBy, isGivenBySwitch, isTrigger } from './triggers';
 import {
@@ -14,6 +15,8 @@ import {
   SURE_TRIGGER,
 } from './thresholds';
 import { HYPOTHESES, isLive } from '../circuit/hypotheses';
+
+export { isSpeakerLead } from './speakerLead';
 
 /** Roles of a supply that a fuse slot can fill, and of signals: live with what the car does, or given by a switch. */
 export const NEED_ROLES = [
@@ -42,6 +45,8 @@ export interface Need {
   readonly dropsWithoutDoor?: boolean;
   /** A switched or retained feed that may stay live while the car is awake, as long as it drops before sleep. */
   readonly mayStayLiveAwake?: boolean;
+  /** Of a speaker's lead: which speaker it drives. */
+  readonly speaker?: SpeakerPlace;
   /** Sources that can't serve it whatever their function, such as a slot too small for the load. */
   readonly excluded?: readonly string[];
 }
@@ -196,8 +201,22 @@ export function preparedNeedOf(need: Need): PreparedNeed {
 
 function prepare(need: Need): PreparedNeed {
   const requirements = requirementsOf(need);
+  return {
+    need,
+    requirements,
+    visits: visitsFor(requirements.map(({ place }) => place)),
+    mustSee: mustSeeOf(need),
+    serving: servingBy(need, requirements),
+  };
+}
+
+function servingBy(need: Need, requirements: readonly Requirement[]): PreparedNeed['serving'] {
   const { role } = need;
-  const given = isTrigger(role) ? givenBy(role) : undefined;
+  if (isSpeakerLead(role)) return servingLead(need);
+  if (isTrigger(role)) {
+    const given = givenBy(role);
+    return () => given;
+  }
   const byDesign = requirements.map(({ state, want }) =>
     HYPOTHESES.map(
       (hypothesis) =>
@@ -205,16 +224,10 @@ function prepare(need: Need): PreparedNeed {
     ),
   );
   const known = new WeakMap<Posterior, Float64Array>();
-  return {
-    need,
-    requirements,
-    visits: visitsFor(requirements.map(({ place }) => place)),
-    mustSee: mustSeeOf(need),
-    serving: (posterior) => {
-      const serving = given ?? known.get(posterior) ?? servingOf(requirements, byDesign, posterior);
-      known.set(posterior, serving);
-      return serving;
-    },
+  return (posterior) => {
+    const serving = known.get(posterior) ?? servingOf(requirements, byDesign, posterior);
+    known.set(posterior, serving);
+    return serving;
   };
 }
 

@@ -37,4 +37,7 @@ export const ROLE_WORDS: Record<NeedRole, RoleWords> = {
     source: 'Live whatever the radio plays, dead when it is off',
   },
   antennaTurnOn: { feed: 'Antenna turn-on', source: 'Live with the radio on the tuner only' },
+  speakerPlus: { feed: 'Speaker +', source: 'The lead whose plus moves the cone out' },
+  speakerMinus: { feed: 'Speaker −', source: 'The other lead of that speaker' },
+  amplified: { feed: 'Amplifier’s output', source: 'Half the supply while the radio is on' },
 };

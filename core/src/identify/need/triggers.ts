@@ -1,6 +1,6 @@
 import type { CircuitFunction, StitchPlace } from '../../vehicle';
 import type { Hypothesis } from '../circuit/hypotheses';
-import { DRIVEN, HYPOTHESES } from '../circuit/hypotheses';
+import { DRIVEN, FROM_AMPLIFIER, HYPOTHESES, TO_SPEAKER } from '../circuit/hypotheses';
 
 /** Signals that a switch, a lever or a wheel gives, in whatever way the car does it: to ground, to plus, by ohms, by pulses. */
 export const TRIGGER_ROLES = [
@@ -21,6 +21,9 @@ export const TRIGGER_ROLES = [
   'highBeam',
   'ampTurnOn',
   'antennaTurnOn',
+  'speakerPlus',
+  'speakerMinus',
+  'amplified',
 ] as const;
 /** One of them. */
 export type TriggerRole = (typeof TRIGGER_ROLES)[number];
@@ -30,7 +33,14 @@ interface Trigger {
   /** Functions that give it. */
   readonly functions: readonly CircuitFunction[];
   /** Begins the name of the variants that give it; left out: all of them do. */
-  readonly variants?: 'lock' | 'unlock' | 'turnLeft' | 'turnRight' | typeof DRIVEN;
+  readonly variants?:
+    | 'lock'
+    | 'unlock'
+    | 'turnLeft'
+    | 'turnRight'
+    | typeof DRIVEN
+    | typeof TO_SPEAKER
+    | typeof FROM_AMPLIFIER;
   /** Where it must be seen: worked, and at rest. */
   readonly mustSee: readonly StitchPlace[];
 }
@@ -62,6 +72,10 @@ export const TRIGGERS: Record<TriggerRole, Trigger> = {
     ...{ functions: ['antennaTurnOn'], variants: DRIVEN },
     mustSee: ['tuner', 'otherSource', 'run'],
   },
+  // Two leads belong together: a speaker shows between them, in no state of the car.
+  speakerPlus: { functions: ['speaker'], variants: TO_SPEAKER, mustSee: [] },
+  speakerMinus: { functions: ['speaker'], variants: TO_SPEAKER, mustSee: [] },
+  amplified: { functions: ['speaker'], variants: FROM_AMPLIFIER, mustSee: ['run', 'off'] },
 };
 
 /** Lamps' circuits: they supply what follows the light switch as well as telling of it. */
@@ -70,7 +84,7 @@ const FEEDS_LAMPS: readonly CircuitFunction[] = ['lamps', 'dimmedIllumination', 
 const GIVEN_BY_SWITCHES: ReadonlySet<CircuitFunction> = new Set(
   Object.values(TRIGGERS)
     .flatMap(({ functions }) => functions)
-    .filter((name) => !FEEDS_LAMPS.includes(name)),
+    .filter((name) => name !== 'speaker' && !FEEDS_LAMPS.includes(name)),
 );
 
 /** Whether a function is a switch's signal and no supply, although a pull-up may show battery voltage on it. */

@@ -2,6 +2,7 @@ import type { CircuitFunction } from '../../vehicle';
 import { CIRCUIT_FUNCTIONS, stateId } from '../../vehicle';
 import type { StateEvidence } from '../belief/stateEvidence';
 import { LEAVES } from '../belief/noneAtWire';
+import { pairFit } from '../belief/pairEvidence';
 import { lockSteps } from '../belief/lockSteps';
 import { saysNothingOfLevel } from '../belief/stateEvidence';
 import { LEVELS, likelihoods } from '../circuit/levels';
@@ -32,8 +33,10 @@ export function plainPosterior(prior: Belief, readings: readonly Reading[]): Pos
   const isSlot = CIRCUIT_FUNCTIONS.every((name) => prior.functions[name] === 0 || isOnSlots(name));
   const evidence = groups.flatMap(evidenceOf);
   const steps = isSlot ? undefined : lockSteps(evidence);
+  const paired = pairFit(readings);
   const fits = HYPOTHESES.map(
-    (hypothesis, index) => fitOf(hypothesis, { prior, groups, isSlot }) * (steps?.[index] ?? 1),
+    (hypothesis, index) =>
+      fitOf(hypothesis, { prior, groups, isSlot }) * (steps?.[index] ?? 1) * (paired?.[index] ?? 1),
   );
   const noneFit = isSlot
     ? groups.reduce((fit, group) => fit * chanceOf(UNKNOWN_LEVELS, group), 1)

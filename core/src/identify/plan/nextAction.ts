@@ -5,11 +5,13 @@ import { allot } from './allot';
 import type { Pursuit } from './pursuit';
 import { LAMP_BECAUSE, LAMP_CAUTION } from './lampWords';
 import { hasGhost, isPulledUpAt } from '../verdict/settled';
+import type { Reading } from '../reading/reading';
 import { expectation } from '../need/doubt';
 import { WAITS, nextVisit } from './nextVisit';
 import type { OrderOfVisits } from './orderOfVisits';
 import { WORK_SECONDS, changeSeconds } from '../visit/workCosts';
 import { visitState } from '../visit/visitState';
+import { listed, raised } from './sentence';
 
 /** One visit to a vehicle state and the probes worth making in it. */
 export interface Visit {
@@ -47,6 +49,10 @@ export interface PlanInput extends FindScope {
   readonly alone?: boolean;
   /** The source that the probe sits on still. */
   readonly on?: string | undefined;
+  /** Those that count: what two wires showed together is no single wire's. Left out: none. */
+  readonly readings?: readonly Reading[];
+  /** No 9 V source is at hand; left out: one is. */
+  readonly noPop?: boolean;
   /** A wheel hangs free already. */
   readonly lifted?: boolean;
 }
@@ -70,6 +76,21 @@ export type NextAction =
       readonly seconds: number;
       readonly instruction: string;
       readonly because: string;
+    }
+  | {
+      /** Try two cut wires together, for the leads of one speaker. */
+      readonly kind: 'pair';
+      /** With 9 V, plus on the first, or with the ohmmeter. */
+      readonly by: 'pop' | 'ohms';
+      readonly plusId: string;
+      readonly minusId: string;
+      /** State that the car is brought to: an ohmmeter wants the key off. */
+      readonly state: VehicleState;
+      /** Attended seconds that it takes. */
+      readonly seconds: number;
+      readonly instruction: string;
+      readonly because: string;
+      readonly caution: string;
     }
   | {
       readonly kind: 'deferred';
@@ -222,7 +243,7 @@ function asAction(visit: Visit, input: PlanInput): NextAction {
   return {
     kind: 'visit',
     visit,
-    instruction: stays ? capitalised(`${probe}.`) : `${ARRIVE[visit.place]}, then ${probe}.`,
+    instruction: stays ? raised(`${probe}.`) : `${ARRIVE[visit.place]}, then ${probe}.`,
     because: becauseOf(visit, input),
     caution: cautionOf(visit, input),
   };
@@ -313,12 +334,3 @@ const REASONS: Partial<Record<StitchPlace, string>> = {
   engine: 'What must work on the road is live here.',
   waited: 'Shed loads and timers have dropped here.',
 };
-
-function listed(names: readonly string[]): string {
-  if (names.length <= 1) return names.join('');
-  return `${names.slice(0, -1).join(', ')} and ${names[names.length - 1] ?? ''}`;
-}
-
-function capitalised(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
-}

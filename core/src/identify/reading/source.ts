@@ -17,6 +17,14 @@ export interface LoggedClaim {
  */
 export const TRUSTED_CLAIM = 0.97;
 
+/** One wire of a cut bunch as it can be seen. */
+export interface CutWire {
+  /** Colour as seen, IEC 60757 codes such as `BU/PK`; undefined when it can't be told. */
+  readonly colour: string | undefined;
+  /** Wire that it is taped or twisted with. */
+  readonly tapedWith: string | undefined;
+}
+
 /** A place that could feed a device, as the identification sees it: nothing of the truth, only what is printed and logged. */
 export interface ProbeSource {
   readonly id: string;
@@ -41,6 +49,8 @@ export interface ProbeSource {
   readonly sought?: readonly CircuitFunction[] | undefined;
   /** Rating of the fuse found, A; left out: not known. */
   readonly ratingA?: number | undefined;
+  /** How a wire of a cut bunch looks: only there may 9 V be touched to it. Left out: it is not cut, or no wire. */
+  readonly cut?: CutWire | undefined;
   /** Work to get at its place, s; left out: it lies open. */
   readonly reachS?: number | undefined;
 }

@@ -1,5 +1,10 @@
 import type { TriggerRole } from '../need/triggers';
 
+const SPEAKER_LEAD = {
+  name: 'the speaker’s lead',
+  wayRound: 'Not every car has four: its output stays capped, both leads by themselves.',
+};
+
 /** What a trigger is called in sentences, and what is done where a car has no wire for it. Common practice. */
 export const TRIGGER_NAMES: Record<
   TriggerRole,
@@ -69,5 +74,12 @@ export const TRIGGER_NAMES: Record<
   antennaTurnOn: {
     name: 'the antenna’s feed',
     wayRound: 'It comes through the antenna’s own cable here: a feeder in that cable.',
+  },
+  speakerPlus: SPEAKER_LEAD,
+  speakerMinus: SPEAKER_LEAD,
+  amplified: {
+    name: 'the amplifier’s output',
+    wayRound:
+      'No amplifier drives these wires: take the sound at the speakers’ own leads, or at the unit’s line outputs.',
   },
 };

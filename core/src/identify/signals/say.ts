@@ -10,6 +10,7 @@ import type { OpenNeed } from './allotWires';
 import type { Verdict } from '../verdict/verdict';
 import type { Look } from './looks';
 import type { Touches } from './touches';
+import { listed, raised } from '../plan/sentence';
 
 /** A look as an instruction, with why and what can hurt. */
 export function sayLook(
@@ -234,15 +235,6 @@ const ROLE_WORDS = {
   brake: 'the stop lamp',
   starter: 'the starter wire',
 } as const;
-
-function listed(names: readonly string[]): string {
-  if (names.length <= 1) return names.join('');
-  return `${names.slice(0, -1).join(', ')} and ${names[names.length - 1] ?? ''}`;
-}
-
-function raised(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
-}
 
 function lowered(text: string): string {
   return text.charAt(0).toLowerCase() + text.slice(1);

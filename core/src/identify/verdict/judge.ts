@@ -9,6 +9,7 @@ import type { LookAlike } from '../circuit/lookAlikes';
 import { LOOK_ALIKES } from '../circuit/lookAlikes';
 import type { Reading } from '../reading/reading';
 import { isPlain, senseOf } from '../reading/reading';
+import { isAt, isPopped, poppedAs } from '../belief/pairEvidence';
 import type { Posterior } from '../belief/posterior';
 import { HYPOTHESES, isLive } from '../circuit/hypotheses';
 import { fenceOf } from './fence';
@@ -44,9 +45,11 @@ export function judge(
   readings: readonly Reading[],
   reckoner: JudgeReckoner,
 ): Verdict {
-  const own = readings.filter((reading) => reading.sourceId === source.id);
+  const own = readings.filter((reading) => isAt(source.id, reading));
   const label = reckoner.read(source);
-  const given = reckoner.posterior(reckoner.belief ?? sourcePrior({ ...source, label }), own);
+  const reckoned = reckoner.posterior(reckoner.belief ?? sourcePrior({ ...source, label }), own);
+  const popped = poppedAs(source.id, own);
+  const given = popped === undefined ? reckoned : { ...reckoned, popped };
   const ranked = rankFunctions(given);
   const leading = ranked[0]?.function ?? 'none';
   const certainty = given.functions[leading];
@@ -84,6 +87,8 @@ function missingFor(
   leading: CircuitFunction,
   { own, given }: { readonly own: readonly Reading[]; readonly given: Posterior },
 ): readonly LookAlike[] {
+  // A speaker was heard: whatever place the wire was not read at, it is no data line.
+  if (leading === 'speaker' && given.popped !== undefined) return [];
   const seen = new Set<StitchPlace>(own.filter(isPlain).map((one) => placeOf(one.state)));
   if (source.logged !== undefined && isConfirmedClaim(source.logged, leading, own))
     for (const place of source.logged.seen) seen.add(place);
@@ -147,6 +152,7 @@ function splitReadings(
   const support: string[] = [];
   const against: string[] = [];
   for (const reading of own) {
+    if (leading === 'speaker' && isPopped(reading)) support.push(reading.id);
     if (!isPlain(reading) || best === undefined) continue;
     const expected = isLive(best, reading.state) ? 'live' : 'dead';
     (senseOf(reading) === expected ? support : against).push(reading.id);

@@ -20,8 +20,8 @@ import {
 import type { LeadFamily } from '@lucky-thread/core/choose';
 import type { ProofKind } from '@lucky-thread/core/prove';
 import { PROOF_KINDS } from '@lucky-thread/core/prove';
-import type { StitchPlace } from '@lucky-thread/core/vehicle';
-import { STITCH_PLACES } from '@lucky-thread/core/vehicle';
+import type { SpeakerPlace, StitchPlace } from '@lucky-thread/core/vehicle';
+import { SPEAKER_PLACES, STITCH_PLACES } from '@lucky-thread/core/vehicle';
 import { sql } from 'drizzle-orm';
 import {
   boolean,
@@ -130,6 +130,7 @@ export const jobFeeds = pgTable(
     inrushS: doublePrecision(),
     standbyA: doublePrecision(),
     leadColour: text(),
+    speaker: text().$type<SpeakerPlace>(),
     holdsCranking: boolean(),
     liveInAcc: boolean(),
     polarity: text().$type<LeadPolarity>(),
@@ -141,6 +142,7 @@ export const jobFeeds = pgTable(
   (table) => [
     primaryKey({ columns: [table.jobId, table.id] }),
     oneOf('job_feeds_role', table.role, FEED_ROLES),
+    oneOf('job_feeds_speaker', table.speaker, SPEAKER_PLACES),
     oneOf('job_feeds_direction', table.direction, LEAD_DIRECTIONS),
     oneOf('job_feeds_polarity', table.polarity, POLARITIES),
     check('job_feeds_current', sql`${table.currentA} >= 0`),

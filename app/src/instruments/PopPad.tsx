@@ -1,19 +1,11 @@
 import type { Cone } from '@lucky-thread/core/identify';
+import type { SpeakerPlace } from '@lucky-thread/core/vehicle';
+import { SPEAKER_PLACES } from '@lucky-thread/core/vehicle';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { ActionButton } from '../../ui/ActionButton';
-import { Choice } from '../../ui/Choice';
-import { SPACE } from '../../ui/tokens';
-
-const SPEAKERS = [
-  'front left',
-  'front right',
-  'rear left',
-  'rear right',
-  'left tweeter',
-  'right tweeter',
-  'centre',
-] as const;
+import { ActionButton } from '../ui/ActionButton';
+import { Choice } from '../ui/Choice';
+import { SPACE } from '../ui/tokens';
 
 /** Props of {@link PopPad}. */
 export interface PopPadProps {
@@ -34,13 +26,13 @@ const CONE_ANSWERS = [
 
 /** What the 9 V pop did: which speaker, and which way its cone moved. */
 export function PopPad({ simulated, onPop, onSimulated }: PopPadProps) {
-  const [speaker, setSpeaker] = useState<(typeof SPEAKERS)[number]>();
+  const [speaker, setSpeaker] = useState<SpeakerPlace>();
   return (
     <View style={styles.pad} testID="pop-pad">
       <Choice
         label="Which speaker popped"
         testID="popped"
-        options={SPEAKERS.map((value) => ({ value, label: value }))}
+        options={SPEAKER_PLACES.map((value) => ({ value, label: value }))}
         value={speaker}
         onChange={setSpeaker}
       />

@@ -1,4 +1,4 @@
-import type { Reading } from '../reading/reading';
+import type { Reading } from './reading';
 
 /** Ohms between the leads of a speaker, its coil. Common practice: 2 to 16 Ω. */
 const COIL_OHM: readonly [number, number] = [1.5, 20];

@@ -1,0 +1,4 @@
+ALTER TABLE "job_feeds" DROP CONSTRAINT "job_feeds_role";--> statement-breakpoint
+ALTER TABLE "job_feeds" ADD COLUMN "speaker" text;--> statement-breakpoint
+ALTER TABLE "job_feeds" ADD CONSTRAINT "job_feeds_speaker" CHECK ("job_feeds"."speaker" in ('front left', 'front right', 'rear left', 'rear right', 'left tweeter', 'right tweeter', 'centre'));--> statement-breakpoint
+ALTER TABLE "job_feeds" ADD CONSTRAINT "job_feeds_role" CHECK ("job_feeds"."role" in ('constant', 'switched', 'retained', 'illumination', 'reverse', 'brake', 'starter', 'parkingLamps', 'door', 'hood', 'parkingBrake', 'lock', 'unlock', 'turnLeft', 'turnRight', 'horn', 'wiper', 'speed', 'tach', 'dimmer', 'lowBeam', 'highBeam', 'ampTurnOn', 'antennaTurnOn', 'speakerPlus', 'speakerMinus', 'amplified', 'ground'));
