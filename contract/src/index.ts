@@ -93,7 +93,7 @@ export {
   VanInput,
 } from './shop';
 export type { ShopView } from './shop';
-export { LogTapRequest, matrixOf, toTapClaim } from './tapPoint';
+export { LogTapRequest, leadOf, matrixOf, toTapClaim } from './tapPoint';
 export type {
   ImportResult,
   MatrixCell,

@@ -6,7 +6,7 @@ import type {
 } from '@lucky-thread/core/evidence';
 import type { CircuitFunction, StitchPlace } from '@lucky-thread/core/vehicle';
 import { stateAt } from '@lucky-thread/core/vehicle';
-import type { StitchMark } from '@lucky-thread/core/identify';
+import type { LoggedLead, StitchMark } from '@lucky-thread/core/identify';
 import { describeValue, stitchOf } from '@lucky-thread/core/identify/reading';
 import { IsInt, IsString, Length, Max, Min } from 'class-validator';
 import { InRange, Optional } from './rules/fields';
@@ -20,15 +20,17 @@ export class LogTapRequest {
   @Length(1, 40)
   feedId!: string;
 
-  /** Fuse of the added circuit, A. */
+  /** Fuse of the added circuit, A; left out at a speaker's lead, which has none. */
+  @Optional()
   @InRange('fuseA')
-  fuseA!: number;
+  fuseA?: number;
 
-  /** Conductor of the added lead, AWG. */
+  /** Conductor of the added lead, AWG; left out at a speaker's lead: the unit's own is joined. */
+  @Optional()
   @IsInt()
   @Min(0)
   @Max(30)
-  awg!: number;
+  awg?: number;
 
   /** What the next installer should know. */
   @Optional()
@@ -95,10 +97,10 @@ export interface TapPointView {
   readonly grade: EvidenceGrade;
   /** What may be claimed after what others saw. */
   readonly status: ClaimStatus;
-  /** The added fuse, A. */
-  readonly fuseA: number;
-  /** The added wire, AWG. */
-  readonly awg: number;
+  /** The added fuse, A; null at a speaker's lead, which has none. */
+  readonly fuseA: number | null;
+  /** The added wire, AWG; null at a speaker's lead. */
+  readonly awg: number | null;
   /** For the next installer; may be empty. */
   readonly note: string;
   /** Who wrote it. */
@@ -156,7 +158,15 @@ export function toTapClaim(tap: TapPointView): TapClaim {
       .map((cell) => cell.place),
     confirmed: tap.confirmedJobs,
     contradicted: tap.contradictedJobs,
+    lead: leadOf(tap),
   };
+}
+
+/** Which speaker's lead a tap point was seen to be, by its last pop; undefined for anything else. */
+export function leadOf({ readings }: Pick<TapPointView, 'readings'>): LoggedLead | undefined {
+  const last = readings.findLast(({ cone }) => cone === 'out' || cone === 'in');
+  if (last === undefined || last.speaker === null) return undefined;
+  return { speaker: last.speaker, end: last.cone === 'out' ? 'plus' : 'minus' };
 }
 
 /** What an import of tap points did. */

@@ -3,7 +3,7 @@ import type { EvidenceGrade } from '@lucky-thread/core/evidence';
 import { CIRCUIT_FUNCTIONS } from '@lucky-thread/core/vehicle';
 import type { CircuitFunction } from '@lucky-thread/core/vehicle';
 import { Transform } from 'class-transformer';
-import { IsIn, IsInt, IsString, IsUUID, Length, Max, Min } from 'class-validator';
+import { IsIn, IsInt, IsString, IsUUID, Length, Max, Min, ValidateIf } from 'class-validator';
 import { YEAR_RANGE } from './job';
 import { InRange } from './rules/fields';
 
@@ -28,6 +28,11 @@ export const TAP_CSV_COLUMNS = [
 /** An empty cell is no number, not zero. */
 const asNumber = ({ value }: { value: unknown }): unknown =>
   typeof value === 'string' && value.trim() !== '' ? Number(value) : value;
+
+/** A speaker's lead may leave its fuse and wire empty: none was added. */
+function isAdded(row: Pick<TapCsvRow, 'function'>, cell: number | ''): boolean {
+  return row.function !== 'speaker' || cell !== '';
+}
 
 /** One row of a tap point file. */
 export class TapCsvRow {
@@ -76,17 +81,19 @@ export class TapCsvRow {
   @IsIn(EVIDENCE_GRADES, { message: `grade must be one of ${EVIDENCE_GRADES.join(', ')}` })
   grade!: EvidenceGrade;
 
-  /** Added fuse, A. */
+  /** Added fuse, A; empty at a speaker's lead, which has none. */
   @Transform(asNumber)
+  @ValidateIf((row: TapCsvRow) => isAdded(row, row.fuse_a))
   @InRange('fuseA')
-  fuse_a!: number;
+  fuse_a!: number | '';
 
-  /** Added conductor, AWG. */
+  /** Added conductor, AWG; empty at a speaker's lead. */
   @Transform(asNumber)
+  @ValidateIf((row: TapCsvRow) => isAdded(row, row.wire_awg))
   @IsInt({ message: 'wire_awg must be a whole AWG size' })
   @Min(0)
   @Max(30)
-  wire_awg!: number;
+  wire_awg!: number | '';
 
   /** Note. */
   @IsString()

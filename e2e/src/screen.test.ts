@@ -41,16 +41,16 @@ async function take(feed: string, at = ''): Promise<void> {
 }
 
 describe('a head unit with a screen on a cut plug, with reversing camera and parking brake', () => {
-  it('has every lead found, whether its wire lies behind the radio or at the kick panel', async () => {
-    await startJob(visitor, 'Drover', 'Video head unit');
+  it('has every lead found, whether its wire lies behind the radio or at the kick panel, and its speakers pair by pair', async () => {
+    await startJob(visitor, 'Drover', 'Video head unit', ['cutPlug']);
     await visitor.touch('lay-open-harness');
     await visitor.touch('lay-open-kick-plug');
     await visitor.until(
       'both bunches lie open',
       async () => !(await visitor.has('lay-open-kick-plug')),
     );
-    await followPlan(visitor, 150);
-    await visitor.textIs('next', /Every feed has a source/);
+    await followPlan(visitor, 200);
+    await visitor.textIs('next', /Every (feed has a source|lead has its wire)/);
     await noFaults();
     await visitor.touch('go-choose');
     for (const feed of SUPPLIES) {
@@ -68,8 +68,10 @@ describe('a head unit with a screen on a cut plug, with reversing camera and par
     await visitor.touch('go-build');
     await visitor.textIs(
       'matching',
-      /Constant[\s\S]*Accessory[\s\S]*Illumination[\s\S]*Reverse[\s\S]*Parking brake[\s\S]*Left over/,
+      /Constant[\s\S]*Accessory[\s\S]*Illumination[\s\S]*Reverse[\s\S]*Parking brake[\s\S]*Front left \+[\s\S]*Rear right −[\s\S]*Left over/,
     );
+    await visitor.textIs('pair-front-left-plus', /crimped end to end, no fuse/);
+    await visitor.textIs('signal-front-left-plus', /by the cone/);
     await visitor.textIs('signal-parkingBrake', /ground/);
     await noFaults();
   });
@@ -85,7 +87,7 @@ describe('a head unit with a screen on a cut plug, with reversing camera and par
       await visitor.until(`${feed} is logged`, async () => !(await visitor.has(`write-${feed}`)));
     }
     await visitor.see('all-logged');
-    const next = await startJob(visitor, 'Drover', 'Video head unit');
+    const next = await startJob(visitor, 'Drover', 'Video head unit', ['cutPlug']);
     await visitor.go(`/jobs/${next}/find`);
     await visitor.touch('slot-kick-plug/6');
     await visitor.textIs('verdict', /In the log/);

@@ -121,7 +121,7 @@ function probed(
     sought: given.sought,
     logged,
     ...(isCut(source.id, given.of) && isConductor(source)
-      ? { cut: { colour: markOf(source), tapedWith: source.tapedWith } }
+      ? { cut: { colour: markOf(source), tapedWith: source.tapedWith, lead: logged?.lead } }
       : {}),
     ...reach,
   };

@@ -59,3 +59,5 @@ export { contactReadings, orientationAt, supplyLandmarkOf } from './supplySide';
 export { matchingListOf } from './matchingList';
 export type { ListedLead, MatchedLead, MatchedTo, MatchingList } from './matchingList';
 export { titleOf } from './titleOf';
+export { leadWords, speakerWiresOf } from './speakerWires';
+export type { SpeakerWire } from './speakerWires';

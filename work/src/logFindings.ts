@@ -1,6 +1,6 @@
 import { shownOf } from '@lucky-thread/contract';
 import type { FieldProblem, TapPointView } from '@lucky-thread/contract';
-import type { Reading, Verdict } from '@lucky-thread/core/identify';
+import type { Cone, Reading, Verdict } from '@lucky-thread/core/identify';
 import type { Source } from '@lucky-thread/core/vehicle';
 import { PLACE_WORDS, placeOf } from '@lucky-thread/core/vehicle';
 import type { JobContext } from './jobContext';
@@ -29,7 +29,7 @@ export function logFindingsOf(
     const message = `${verdict?.headline ?? 'No verdict'}. Still to be seen: ${open === '' ? 'a reading' : open}`;
     return { ok: false, problem: { path: 'function', message } };
   }
-  const own = found.readings.filter((reading) => reading.sourceId === source.id);
+  const own = found.readings.flatMap((reading) => seenFrom(source.id, reading) ?? []);
   const supplyContact = source.kind === 'slot' ? supplyAt(context, source.id, own) : null;
   if (supplyContact === undefined)
     return {
@@ -42,6 +42,18 @@ export function logFindingsOf(
     .map((one) => ({ place: placeOf(one.state), ...shownOf(one.value) }));
   return { ok: true, function: verdict.function, supplyContact, readings };
 }
+
+/** A reading as it looks from a source: of a pop, which way the cone moves with plus on it. */
+function seenFrom(sourceId: string, reading: Reading): Reading | undefined {
+  const { value, otherId } = reading;
+  if (reading.sourceId === sourceId) return reading;
+  if (otherId !== sourceId || value.kind !== 'pop') return undefined;
+  const { sourceId: other } = reading;
+  const cone = TURNED[value.cone] ?? value.cone;
+  return { ...reading, sourceId, otherId: other, value: { ...value, cone } };
+}
+
+const TURNED: Partial<Record<Cone, Cone>> = { out: 'in', in: 'out' };
 
 /** The contact that the supply of a slot enters: as read here, else as another job logged it; undefined when nobody has. */
 function supplyAt(

@@ -1,5 +1,5 @@
 import type { JobView } from '@lucky-thread/contract';
-import type { Popped, Reading } from '@lucky-thread/core/identify';
+import type { LoggedLead, Popped, Reading } from '@lucky-thread/core/identify';
 import { isAt, isSpeakerLead, poppedAs } from '@lucky-thread/core/identify';
 import type { Conductor } from '@lucky-thread/core/vehicle';
 import { isConductor } from '@lucky-thread/core/vehicle';
@@ -36,6 +36,12 @@ export function speakerWiresOf(
       return [[id, { source, place, proved: is.proved }] as const];
     }),
   );
+}
+
+/** Which speaker's lead it is, e.g. "Front left speaker +". */
+export function leadWords({ speaker, end }: LoggedLead): string {
+  const name = speaker.charAt(0).toUpperCase() + speaker.slice(1);
+  return `${name} speaker ${end === 'plus' ? '+' : '−'}`;
 }
 
 /** The role of the lead that drives an end of a speaker. */

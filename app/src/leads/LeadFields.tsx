@@ -1,10 +1,13 @@
 import { FEED_ROLES } from '@lucky-thread/contract';
 import type { FeedInput } from '@lucky-thread/contract';
+import { isSpeakerLead } from '@lucky-thread/core/identify';
+import { SPEAKER_PLACES } from '@lucky-thread/core/vehicle';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
 import { Amperes } from './Amperes';
 import { LeadExtras } from './LeadExtras';
 import { LeadWays } from './LeadWays';
+import { withRole } from './newLead';
 import { roleName } from './roleName';
 
 /** Props of {@link LeadFields}. */
@@ -34,8 +37,17 @@ export function LeadFields({ lead, index, problemOf, onLead }: LeadFieldsProps) 
         label="Role"
         options={FEED_ROLES.map((role) => ({ value: role, label: roleName(role) }))}
         value={lead.role}
-        onChange={(role) => onLead({ ...lead, role })}
+        onChange={(role) => onLead(withRole(lead, role))}
       />
+      {isSpeakerLead(lead.role) && (
+        <Choice
+          label="Which speaker"
+          testID={`speaker-${index}`}
+          options={SPEAKER_PLACES.map((value) => ({ value, label: value }))}
+          value={lead.speaker}
+          onChange={(speaker) => onLead({ ...lead, speaker })}
+        />
+      )}
       <Amperes
         startA={lead.currentA}
         problem={problemOf('currentA')}

@@ -1,6 +1,6 @@
 import { LEAD_DIRECTIONS, POLARITIES } from '@lucky-thread/contract';
 import type { FeedInput, LeadDirection, LeadPolarity } from '@lucky-thread/contract';
-import { isTrigger } from '@lucky-thread/core/identify';
+import { isSpeakerLead, isTrigger } from '@lucky-thread/core/identify';
 import { StyleSheet, View } from 'react-native';
 import { Choice } from '../ui/Choice';
 import { Field } from '../ui/Field';
@@ -21,7 +21,7 @@ export function LeadWays(props: {
   const put = (changed: Partial<FeedInput>): void => onFeed({ ...feed, ...changed });
   return (
     <View style={styles.stack}>
-      {isTrigger(feed.role) && (
+      {isTrigger(feed.role) && !isSpeakerLead(feed.role) && (
         <Choice
           label="Polarity"
           even
@@ -47,7 +47,7 @@ export function LeadWays(props: {
           onChange={(leftOff) => onFeed(withLeftOff(feed, leftOff))}
         />
       )}
-      {isTrigger(feed.role) && (
+      {isTrigger(feed.role) && !isSpeakerLead(feed.role) && (
         <Choice
           label="Direction"
           even

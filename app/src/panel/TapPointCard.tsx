@@ -1,5 +1,6 @@
 import type { ModelView, TapPointView } from '@lucky-thread/contract';
-import { matrixOf, toCoreReading } from '@lucky-thread/contract';
+import { leadOf, matrixOf, toCoreReading } from '@lucky-thread/contract';
+import { leadWords } from '@lucky-thread/work';
 import { describeValue } from '@lucky-thread/core/identify/reading';
 import {
   FUNCTION_NAMES,
@@ -28,6 +29,13 @@ const GRADE_WORDS: Record<TapPointView['grade'], string> = {
   forum: 'from a forum',
   asserted: 'asserted',
 };
+
+/** What was joined at a speaker's lead. */
+function speakerWords(tap: TapPointView): string {
+  const lead = leadOf(tap);
+  const name = lead === undefined ? 'Which end, nobody saw' : leadWords(lead);
+  return `${name}. The unit’s own lead, end to end, no fuse.`;
+}
 
 /** A tap point of the log with its evidence. */
 export function TapPointCard({
@@ -73,7 +81,9 @@ export function TapPointCard({
       <Words>
         {[
           ...(tap.supplyLandmark === null ? [] : [`Supply enters at the ${tap.supplyLandmark}.`]),
-          `Added: ${tap.fuseA} A fuse, ${tap.awg} AWG.`,
+          tap.fuseA === null || tap.awg === null
+            ? speakerWords(tap)
+            : `Added: ${tap.fuseA} A fuse, ${tap.awg} AWG.`,
         ].join(' ')}
       </Words>
       {tap.note !== '' && <Words>“{tap.note}”</Words>}

@@ -1,5 +1,5 @@
 import { fills } from '../identify/need/fills';
-import { isSpeakerLead, meetsProbability } from '../identify/need/needs';
+import { meetsProbability } from '../identify/need/needs';
 import type { Verdict } from '../identify';
 import type { Conductor, Joinable } from '../vehicle';
 import { describeWireColour, isConductor, markOf, nameOf, parseWireColour } from '../vehicle';
@@ -94,8 +94,7 @@ function whyNot(
       constraint: 'The job must leave no trace; a splice touches the car’s wire.',
       wayOut: 'Take a slot.',
     };
-  // Of a speaker's own pair the pop has told what it is.
-  if (isConductor(wire) && wire.tapedWith !== undefined && !isSpeakerLead(input.need.role))
+  if (isConductor(wire) && wire.tapedWith !== undefined && input.need.role !== 'amplified')
     return {
       constraint: 'It is taped or twisted with another: a pair is a data line or a speaker’s.',
       wayOut: 'Take a single wire.',

@@ -1,6 +1,6 @@
 import type { Applicability, CircuitFunction, StitchPlace, VehicleFacts } from '../vehicle';
 import { applies } from '../vehicle';
-import type { LoggedClaim, Reading } from '../identify';
+import type { LoggedClaim, LoggedLead, Reading } from '../identify';
 import { sharesOf } from '../identify/circuit/hypotheses';
 import { senseOf } from '../identify/reading';
 import type { EvidenceGrade } from './grades';
@@ -20,6 +20,8 @@ export interface TapClaim {
   readonly applicability: Applicability;
   /** Places in which the source was read for it. */
   readonly seen: readonly StitchPlace[];
+  /** Of a speaker's lead: which it was; left out: not told. */
+  readonly lead?: LoggedLead | undefined;
   /** Jobs that agreed, 0 or more. */
   readonly confirmed: number;
   /** Jobs that disagreed, 0 or more. */
@@ -74,7 +76,8 @@ export function loggedClaim(
     if (claim.sourceId !== sourceId) continue;
     const probability = claimProbability(claim, car);
     if (probability === 0 || probability <= (best?.probability ?? 0)) continue;
-    best = { tapPointId: claim.id, function: claim.function, probability, seen: claim.seen };
+    const { id: tapPointId, function: of, seen, lead } = claim;
+    best = { tapPointId, function: of, probability, seen, ...(lead === undefined ? {} : { lead }) };
   }
   return best;
 }
@@ -90,6 +93,9 @@ export function compareWithClaim(
   of: CircuitFunction,
   reading: Pick<Reading, 'state' | 'value' | 'contact'>,
 ): 'agrees' | 'contradicts' | 'silent' {
+  // Whatever speaker answers 9 V, its wire is a speaker's lead.
+  if (of === 'speaker' && reading.value.kind === 'pop' && reading.value.cone !== 'none')
+    return 'agrees';
   const sense = senseOf(reading);
   if (reading.contact !== undefined || sense === 'part') return 'silent';
   const shares = sharesOf(of, reading.state);

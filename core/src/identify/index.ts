@@ -48,6 +48,7 @@ export type {
   Cone,
   Glow,
   LoggedClaim,
+  LoggedLead,
   ProbeSource,
   Reading,
   ReadingValue,

@@ -52,6 +52,12 @@ export function joinSignal(
     };
   if (wire.function === 'lockMultiplex') return ladderJoint(lead);
   if (wire.function === 'lockReversing') return motorJoint(lead);
+  if (wire.function === 'speaker')
+    return {
+      by: 'itself',
+      because:
+        'An amplifier’s output: to a speaker-level input only, never to plus or ground. Which speaker: balance and fader to one corner, meter on AC between two of them; which end is plus the maker’s diagram tells, and the phase test at the end.',
+    };
   if (wire.function === 'dimmedIllumination')
     return {
       by: 'itself',

@@ -129,6 +129,10 @@ async function withinThePage(
 }
 
 async function readWanted(visitor: Visitor, instruction: string): Promise<void> {
+  if (await visitor.has('selected-pair')) {
+    await visitor.touch((await visitor.has('pop-sim')) ? 'pop-sim' : 'pad-sim');
+    return;
+  }
   const names =
     /(?:touch|probe on) (.+?)(?:[.:]| #\d+ )/i.exec(instruction)?.[1]?.split(/, | and /) ?? [];
   // A slot goes by its position, a wire by its cavity and colour.

@@ -25,7 +25,7 @@ const TOOLS = `
 
 /**
  * Follows the plan from within the page, by clicks, as long as it says where to go on: the next of the sources that it names,
- * read with the simulated meter, or the car brought to where it wants it. A bunch that lies open is at the probe already.
+ * read with the simulated meter, two of them tried together, or the car brought to where it wants it. A bunch that lies open is at the probe already.
  *
  * Arguments: how many steps at most, how long one may take (ms), whether the source is to be chosen first. Answers
  * `{ steps, ended }`, or `{ stuck }` with what it said.
@@ -63,7 +63,7 @@ export const PLAN_SCRIPT = `
     for (; steps < most && !now.ended; steps += 1) {
       if (now.onTheWay) await touch("arrived");
       else {
-        if (choosing) await touch(wanted(now.text));
+        if (choosing && !at("selected-pair")) await touch(wanted(now.text));
         await touch(at("pop-sim") ? "pop-sim" : "pad-sim");
       }
       now = await settled(now);

@@ -52,6 +52,10 @@ export const SCREEN_OPTIONS: Options = [
 /** What decides over the leads of an amplifier. */
 export const AMPLIFIER_OPTIONS: Options = [
   {
+    ...{ id: 'speakerLevel', name: 'It takes the sound from amplified speaker wires' },
+    says: 'Wires that an amplifier of the car drives: found by half the supply on them while the radio is on. No lamp and no 9 V on these.',
+  },
+  {
     ...{ id: 'ownRadio', name: 'The car’s own radio stays' },
     says: 'Its turn-on wire wakes the amplifier; the sound comes from the speaker leads, at the level that the inputs take.',
   },

@@ -114,6 +114,12 @@ export const RADIO_DEVICES: readonly CatalogueEntry[] = [
           ...{ leadColour: 'blue/white', polarity: 'plus', optional: true, onlyWith: 'ownRadio' },
           leftOff: 'Wake it by sound at its speaker inputs, or from accessory.',
         }),
+        ...[1, 2, 3, 4].map((count) =>
+          signal(`input${count}`, `Speaker-level input, wire ${count}`, 'amplified', {
+            ...{ currentA: 0.01, polarity: 'set', optional: true, onlyWith: 'speakerLevel' },
+            leftOff: 'That input stays silent; cap both of its wires.',
+          }),
+        ),
       ],
     ),
   ),

@@ -150,8 +150,8 @@ export function newTap(actor: Actor, modelId: string, row: TapCsvRow): NewTapPoi
     market: row.market,
     // What comes from a file was at best probed by somebody else: its readings are not here.
     grade: row.grade === 'probed' ? 'probedByOther' : row.grade,
-    fuseA: row.fuse_a,
-    awg: row.wire_awg,
+    fuseA: row.fuse_a === '' ? null : row.fuse_a,
+    awg: row.wire_awg === '' ? null : row.wire_awg,
     note: row.note,
     loggedBy: actor.userId,
   };
@@ -167,8 +167,8 @@ function firstDifference(stored: StoredTap, row: TapCsvRow): string | undefined 
     ['trim', stored.trim, row.trim],
     ['market', stored.market, row.market],
     ['grade', stored.grade, row.grade],
-    ['fuse_a', stored.fuseA, row.fuse_a],
-    ['wire_awg', stored.awg, row.wire_awg],
+    ['fuse_a', stored.fuseA ?? '', row.fuse_a],
+    ['wire_awg', stored.awg ?? '', row.wire_awg],
   ];
   return pairs.find(([, before, after]) => before !== after)?.[0];
 }

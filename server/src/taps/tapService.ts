@@ -1,6 +1,6 @@
 import { screenSlot, whyNeverTapped } from '@lucky-thread/core/choose';
 import type { Reading } from '@lucky-thread/core/identify';
-import { advise } from '@lucky-thread/core/identify';
+import { advise, isSpeakerLead } from '@lucky-thread/core/identify';
 import type { Place, Source } from '@lucky-thread/core/vehicle';
 import { PARKED, isConductor } from '@lucky-thread/core/vehicle';
 import { DEFAULT_SETTINGS, toCoreReading } from '@lucky-thread/contract';
@@ -14,6 +14,7 @@ import {
   logFindingsOf,
   missingProofs,
   seenBy,
+  speakerWiresOf,
   tappedFeeds,
 } from '@lucky-thread/work';
 import type { TappedFeed } from '@lucky-thread/work';
@@ -49,20 +50,19 @@ export async function logTap(
   checkHandOver(job);
   const found = (await findPlaces(db, actor.shopId, job.vehicle.modelId)) ?? { places: [] };
   const { places } = seenBy(found, job);
-  const tapped = chosenSource({ job, places }, request);
-  const { source } = tapped;
   const settings = (await findShop(db, actor.shopId))?.settings ?? DEFAULT_SETTINGS;
-  checkSize(tapped, settings, request);
   const taps = await tapsForJob(db, scope);
   // In the order of taking, as the app has them: of two readings at one place the newest counts, whenever it arrived.
   const counting = (await listReadings(db, job.id))
     .filter((one) => one.withdrawnAt === null)
     .sort((left, right) => left.takenAt.localeCompare(right.takenAt));
+  const taken = counting.map(toCoreReading);
+  const source = sourceOf({ job, places, settings }, taken, request);
   const {
     readings,
     function: is,
     supplyContact,
-  } = findings({ job, places, taps, tapped, settings }, counting.map(toCoreReading));
+  } = findings({ job, places, taps, source, settings }, taken, request);
   const tap: NewTapPoint = {
     id: ids.tapId,
     shopId: actor.shopId,
@@ -77,8 +77,8 @@ export async function logTap(
     trim: job.vehicle.trim,
     market: job.vehicle.market,
     grade: 'probed',
-    fuseA: request.fuseA,
-    awg: request.awg,
+    fuseA: request.fuseA ?? null,
+    awg: request.awg ?? null,
     note: notedFor(source, reasonIn(job, request), request.note ?? ''),
     loggedBy: actor.userId,
   };
@@ -108,7 +108,7 @@ function sameTap(stored: TapPointView, job: JobView, request: LogTapRequest): Ta
   const { feedId, fuseA, awg } = request;
   const same =
     stored.jobId === job.id &&
-    sameContent([stored.feedId, stored.fuseA, stored.awg], [feedId, fuseA, awg]) &&
+    sameContent([stored.feedId, stored.fuseA, stored.awg], [feedId, fuseA ?? null, awg ?? null]) &&
     // Cautions stand before what the installer wrote.
     stored.note.endsWith((request.note ?? '').trim());
   // Whose tap point it is, is not told: it may be another job's.
@@ -130,6 +130,39 @@ function checkHandOver(job: JobView): void {
         message: `before the hand-over: ${test.what} ${test.must}`,
       })),
     );
+}
+
+/**
+ * Where a feed is joined: a speaker's lead to the wire that a pop has shown, with nothing added; any other where the plan has
+ * it, by the fuse and the wire that come out here.
+ *
+ * @throws Problem 422 naming what is missing or differs.
+ */
+function sourceOf(
+  of: {
+    readonly job: JobView;
+    readonly places: readonly Place[];
+    readonly settings: ShopSettings;
+  },
+  readings: readonly Reading[],
+  request: LogTapRequest,
+): Source {
+  const feed = of.job.device.feeds.find(({ id }) => id === request.feedId);
+  if (feed === undefined || !isSpeakerLead(feed.role)) {
+    const tapped = chosenSource(of, request);
+    checkSize(tapped, of.settings, request);
+    return tapped.source;
+  }
+  if (request.fuseA !== undefined || request.awg !== undefined)
+    throw invalid([{ path: 'fuseA', message: 'a speaker’s lead has neither fuse nor added wire' }]);
+  const wire = speakerWiresOf({ job: of.job, model: of }, readings).get(feed.id);
+  if (wire === undefined)
+    throw invalid([{ path: 'feedId', message: 'no pop has shown this speaker’s wire' }]);
+  if (!wire.proved)
+    throw invalid([
+      { path: 'feedId', message: 'nobody saw the cone move: plus and minus are a guess' },
+    ]);
+  return wire.source;
 }
 
 /**
@@ -215,13 +248,13 @@ function findings(
     readonly job: JobView;
     readonly places: readonly Place[];
     readonly taps: readonly TapPointView[];
-    readonly tapped: TappedFeed;
+    readonly source: Source;
     readonly settings: ShopSettings;
   },
   readings: readonly Reading[],
+  { feedId }: Pick<LogTapRequest, 'feedId'>,
 ): Pick<TapPointView, 'function' | 'supplyContact' | 'readings'> {
-  const { job, places, taps, settings } = of;
-  const { source, feed } = of.tapped;
+  const { job, places, taps, settings, source } = of;
   const model = { places };
   const session = findSessionOf({ job, model, taps }, readings, { state: PARKED });
   const { verdicts } = advise(session);
@@ -230,7 +263,7 @@ function findings(
   if (!found.ok) throw invalid([found.problem]);
   const proofs = feedProofsOf({ context: { job, model, settings }, readings, verdicts });
   const open = proofs
-    .filter((one) => one.tapped.feed.id === feed.id)
+    .filter((one) => one.tapped.feed.id === feedId)
     .flatMap((one) => missingProofs(one));
   if (open.length > 0)
     throw invalid([

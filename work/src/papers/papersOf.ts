@@ -186,7 +186,7 @@ function tapSheet({ context }: PapersGiven): Made {
           tap.sourceId,
           FUNCTION_NAMES[tap.function].plain,
           tap.supplyLandmark ?? '',
-          `${tap.fuseA} A`,
+          tap.fuseA === null ? 'none' : `${tap.fuseA} A`,
           tap.status,
           tap.loggedBy,
         ]),

@@ -37,7 +37,7 @@ export function PairDock({ context, finding, pair, onTaken }: PairDockProps) {
     <View style={styles.pad}>
       <View style={styles.head}>
         <Words kind="heading" testID="selected-pair" lines={1} style={styles.fill}>
-          {by === 'ohms' ? `${plus} to ${minus} · ohms` : `+ ${plus}   − ${minus}`}
+          {by === 'ohms' ? `${plus} to ${minus} · ohms` : `${plus} +  ·  ${minus} −`}
         </Words>
         <UndoLast jobId={job.id} rows={finding.rows} />
       </View>

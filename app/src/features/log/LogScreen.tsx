@@ -30,8 +30,10 @@ import {
   titleOf,
 } from '@lucky-thread/work';
 import { TapPointCard } from '../../panel/TapPointCard';
+import type { ReadingRow } from '../../work/jobReadings';
 import { coreReadings } from '../../work/jobReadings';
 import { useChangesWaiting } from '../../work/useJobChange';
+import { SpeakerLog, openSpeakers } from './SpeakerLog';
 
 /** Log: what was proven becomes the model's knowledge. */
 export function LogScreen({ context }: { readonly context: JobContext }) {
@@ -41,12 +43,16 @@ export function LogScreen({ context }: { readonly context: JobContext }) {
   const logged = context.taps.filter((tap) => tap.jobId === context.job.id);
   const isLogged = (feedId: string): boolean => context.job.loggedFeedIds.includes(feedId);
   const open = tapped.filter(({ feed }) => !isLogged(feed.id));
+  const speakers = openSpeakers(context, coreReadings(finding.rows));
+  // What nobody saw the cone of is left as it is.
+  const done = open.length === 0 && !speakers.some(({ proved }) => proved);
+  const waiting = useUnsaved(context, finding.rows);
   if (!isWholeJob(context)) return <MissingTaps />;
   return (
     <Screen
       testID="log"
       bottom={
-        open.length === 0 ? (
+        done ? (
           <ActionButton
             kind="next"
             label="See the model’s tap points"
@@ -56,7 +62,7 @@ export function LogScreen({ context }: { readonly context: JobContext }) {
         ) : undefined
       }
     >
-      {open.length === 0 && (
+      {done && (
         <Words kind="instruction" testID="all-logged">
           Logged. The next job on this model starts with {logged.length === 1 ? 'it' : 'them'}.
         </Words>
@@ -71,12 +77,19 @@ export function LogScreen({ context }: { readonly context: JobContext }) {
           first={index === 0}
         />
       ))}
-      {open.length === 0 && <Afterwards job={context.job} />}
+      {speakers.length > 0 && <SpeakerLog context={context} leads={speakers} waiting={waiting} />}
+      {done && <Afterwards job={context.job} />}
       {logged.map((tap) => (
         <TapPointCard key={tap.id} tap={tap} model={context.model} />
       ))}
     </Screen>
   );
+}
+
+/** Whether some of a job's evidence is still on its way. */
+function useUnsaved({ job }: Pick<JobContext, 'job'>, rows: readonly ReadingRow[]): boolean {
+  const unsent = useChangesWaiting(job.id);
+  return unsent || rows.some((row) => row.saved === 'unsaved' || row.saved === 'sending');
 }
 
 /** What can still come of a job that is logged: a fault, a customer who comes back. */
@@ -109,7 +122,6 @@ function LogCard(props: {
   // One id for all tries, so that a try whose answer was lost is not logged twice.
   const [id] = useState(() => uuidv7());
   const { feed, source } = tapped;
-  const unsent = useChangesWaiting(context.job.id);
   const verdict = finding.advice?.verdicts.find((one) => one.sourceId === source.id);
   const size = feedSizeOf(tapped, context.settings);
   const readings = coreReadings(finding.rows);
@@ -123,8 +135,7 @@ function LogCard(props: {
   const [untried] = handOverLeft(context.job);
   const read = own !== undefined && missingProofs(own).length === 0;
   const proven = read && untried === undefined;
-  const waiting =
-    unsent || finding.rows.some((row) => row.saved === 'unsaved' || row.saved === 'sending');
+  const waiting = useUnsaved(context, finding.rows);
   const write = (): void => {
     if (size?.ok !== true) return;
     const request = { feedId: feed.id, fuseA: size.fuseA, awg: size.awg, note };

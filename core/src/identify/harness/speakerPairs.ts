@@ -19,6 +19,8 @@ export interface SpeakerPair {
 
 /** Taped or twisted together: nearly always one speaker, or a data pair. */
 const TAPED = 40;
+/** Another car of the model had them as one speaker's. Our own choice. */
+const LOGGED = 100;
 const SPEAKER = WIRE_ROLES.indexOf('speaker');
 
 /** Pairs that a pop has shown, with their polarity. */
@@ -90,10 +92,25 @@ export function pairCandidates(
         weight / (ALONE + (sums.get(right.wire.id) ?? 0)),
       );
       const chance = share * Math.min(left.together[SPEAKER] ?? 0, right.together[SPEAKER] ?? 0);
-      const [plus, minus] = isStriped(left.wire.colour) ? [right, left] : [left, right];
+      const [plus, minus] = isTurned(left.wire, right.wire) ? [right, left] : [left, right];
       candidates.push({ plusId: plus.wire.id, minusId: minus.wire.id, chance });
     }
   return candidates.sort((left, right) => right.chance - left.chance);
+}
+
+/** Whether the battery's plus goes on the second wire: as the log has it, or the first has the stripe of a minus. */
+function isTurned(left: HarnessWire, right: HarnessWire): boolean {
+  return isLogged(left, right) ? left.lead?.end === 'minus' : isStriped(left.colour);
+}
+
+/** Whether the model's log has two wires as the leads of one speaker. */
+function isLogged({ lead: one }: HarnessWire, { lead: other }: HarnessWire): boolean {
+  return (
+    one !== undefined &&
+    other !== undefined &&
+    one.speaker === other.speaker &&
+    one.end !== other.end
+  );
 }
 
 /** Weight of a wire having no mate at all in the bunch. */
@@ -111,6 +128,7 @@ function pairWeight(left: WireBelief, right: WireBelief, readings: readonly Read
     byOhms *
     mateEvidence(left.wire.colour, right.wire.colour) *
     (taped ? TAPED : tapedElsewhere ? 0.05 : 1) *
+    (isLogged(left.wire, right.wire) ? LOGGED : 1) *
     (left.together[SPEAKER] ?? 0) *
     (right.together[SPEAKER] ?? 0)
   );

@@ -19,6 +19,8 @@ export interface FindScope {
   readonly needs: readonly PreparedNeed[];
   /** Verdicts of the sources that may serve at all, see `isCandidate`. */
   readonly candidates: readonly Verdict[];
+  /** Wires that are taped or twisted with another: a pair is data's or a speaker's, and gives an amplifier's output at most. */
+  readonly taped: readonly Verdict[];
   /** Safety class of each source's legend, by source id. */
   readonly classes: ReadonlyMap<string, SafetyClass>;
   /** How far testing goes. */
@@ -46,7 +48,11 @@ export function findScopeOf(
   const candidates = sources
     .filter((source) => source.fitted && source.tappable && classes.get(source.id) !== 'block')
     .flatMap((source) => byId.get(source.id) ?? []);
+  const taped = sources
+    .filter(({ kind, tappable, fitted }) => kind === 'wire' && fitted && !tappable)
+    .flatMap((source) => byId.get(source.id) ?? []);
   return {
+    taped,
     sources: new Map(sources.map((source) => [source.id, source])),
     verdicts: byId,
     needs: asked.needs.map(preparedNeedOf),
@@ -55,6 +61,14 @@ export function findScopeOf(
     until: asked.until,
     handbook: asked.handbook ?? false,
   };
+}
+
+/** The sources that may serve a need. */
+export function candidatesFor(
+  { need }: PreparedNeed,
+  { candidates, taped }: Pick<FindScope, 'candidates' | 'taped'>,
+): readonly Verdict[] {
+  return need.role === 'amplified' ? [...candidates, ...taped] : candidates;
 }
 
 /** Blocked legends are never probed; positions without a fuse or without a fitting tap aren't worth it. */

@@ -8,6 +8,6 @@ export {
   senseOf,
 } from './reading';
 export type { Cone, Glow, Reading, ReadingValue, Sense } from './reading';
-export type { LoggedClaim, ProbeSource } from './source';
+export type { LoggedClaim, LoggedLead, ProbeSource } from './source';
 export { describeStitch, stitchOf } from './stitch';
 export type { Stitch, StitchMark } from './stitch';

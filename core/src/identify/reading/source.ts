@@ -1,5 +1,13 @@
 import type { CircuitFunction, StitchPlace } from '../../vehicle';
 
+/** Which speaker's lead a log says that a wire is. */
+export interface LoggedLead {
+  /** The speaker, in the installer's words. */
+  readonly speaker: string;
+  /** Which end of it. */
+  readonly end: 'plus' | 'minus';
+}
+
 /** What the model's log already claims about a source, weighed for this vehicle. */
 export interface LoggedClaim {
   readonly tapPointId: string;
@@ -9,6 +17,8 @@ export interface LoggedClaim {
   readonly probability: number;
   /** Places the log's reading matrix has seen. */
   readonly seen: readonly StitchPlace[];
+  /** Of a speaker's lead: which it was; left out: not told. */
+  readonly lead?: LoggedLead | undefined;
 }
 
 /**
@@ -23,6 +33,8 @@ export interface CutWire {
   readonly colour: string | undefined;
   /** Wire that it is taped or twisted with. */
   readonly tapedWith: string | undefined;
+  /** Which speaker's lead the model's log says that it is; left out: nothing is logged. */
+  readonly lead?: LoggedLead | undefined;
 }
 
 /** A place that could feed a device, as the identification sees it: nothing of the truth, only what is printed and logged. */

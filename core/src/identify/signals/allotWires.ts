@@ -1,4 +1,5 @@
 import type { FindScope } from '../need/findScope';
+import { candidatesFor } from '../need/findScope';
 import { fills, isSeen, maySupply } from '../need/fills';
 import type { PreparedNeed } from '../need/needs';
 import { isSignal, meetsProbability, sureOf } from '../need/needs';
@@ -51,7 +52,7 @@ export function allotWires(scope: FindScope & { readonly lamp: boolean }): WireA
     .map(({ wanted, fits }) => ({
       wanted,
       shares: fits[0],
-      wires: scope.candidates
+      wires: candidatesFor(wanted, scope)
         .filter((one) => maySupply(wanted, one.sourceId))
         .filter((one) => !taken.has(one.sourceId) || isShared(one.leading))
         .map((verdict) => ({ verdict, chance: meetsProbability(wanted, verdict.posterior) }))
@@ -72,15 +73,15 @@ export function allotWires(scope: FindScope & { readonly lamp: boolean }): WireA
 }
 
 /** What a need has to hope for: the chances of all wires, summed. */
-function hopeOf(wanted: PreparedNeed, { candidates }: FindScope): number {
-  return candidates
+function hopeOf(wanted: PreparedNeed, scope: FindScope): number {
+  return candidatesFor(wanted, scope)
     .filter((one) => maySupply(wanted, one.sourceId))
     .reduce((sum, { posterior }) => sum + meetsProbability(wanted, posterior), 0);
 }
 
 function fitting(wanted: PreparedNeed, scope: FindScope & { readonly lamp: boolean }): Verdict[] {
   return (
-    scope.candidates
+    candidatesFor(wanted, scope)
       .filter(
         (one) => maySupply(wanted, one.sourceId) && fills(wanted, one, untilFor(wanted, scope)),
       )

@@ -49,8 +49,10 @@ export const tapPoints = pgTable(
     trim: text().notNull(),
     market: text().notNull(),
     grade: text().$type<EvidenceGrade>().notNull(),
-    fuseA: doublePrecision().notNull(),
-    awg: integer().notNull(),
+    /** The added fuse, A; null at a speaker's lead, which has none. */
+    fuseA: doublePrecision(),
+    /** The added wire, AWG; null at a speaker's lead. */
+    awg: integer(),
     note: text().notNull(),
     loggedBy: uuid()
       .notNull()
@@ -74,6 +76,10 @@ export const tapPoints = pgTable(
     oneOf('tap_points_grade', table.grade, EVIDENCE_GRADES),
     check('tap_points_years', sql`${table.yearFrom} <= ${table.yearTo}`),
     check('tap_points_fuse', sql`${table.fuseA} > 0`),
+    check(
+      'tap_points_added',
+      sql`${table.function} = 'speaker' or (${table.fuseA} is not null and ${table.awg} is not null)`,
+    ),
   ],
 );
 
