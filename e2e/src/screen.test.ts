@@ -26,6 +26,14 @@ const SIGNALS = [
 ] as const;
 const FEEDS = [...SUPPLIES, ...SIGNALS.map(([feed]) => feed)];
 
+let frontLeft = '';
+
+/** The id of the wire that a lead of the matching list is joined to. */
+async function wireAt(lead: string): Promise<string> {
+  const name = /(W\d+)/.exec(await visitor.textIs(`pair-${lead}`, /W\d+/))?.[1];
+  return `harness/${name ?? 'none'}`;
+}
+
 const noFaults = async (): Promise<void> => expect(await seriousFaults(visitor)).toEqual([]);
 
 /** Takes the best candidate for a feed, or the best at a place. */
@@ -72,6 +80,7 @@ describe('a head unit with a screen on a cut plug, with reversing camera and par
     );
     await visitor.textIs('pair-front-left-plus', /crimped end to end, no fuse/);
     await visitor.textIs('signal-front-left-plus', /by the cone/);
+    frontLeft = await wireAt('front-left-plus');
     await visitor.textIs('signal-parkingBrake', /ground/);
     await noFaults();
   });
@@ -86,10 +95,15 @@ describe('a head unit with a screen on a cut plug, with reversing camera and par
       await visitor.touch(`write-${feed}`);
       await visitor.until(`${feed} is logged`, async () => !(await visitor.has(`write-${feed}`)));
     }
+    await visitor.touch('write-speakers');
     await visitor.see('all-logged');
+    await noFaults();
     const next = await startJob(visitor, 'Drover', 'Video head unit', ['cutPlug']);
     await visitor.go(`/jobs/${next}/find`);
     await visitor.touch('slot-kick-plug/6');
     await visitor.textIs('verdict', /In the log/);
+    await visitor.touch('lay-open-harness');
+    await visitor.touch(`slot-${frontLeft}`);
+    await visitor.textIs('verdict', /In the log: Front left speaker \+/);
   });
 });

@@ -21,8 +21,12 @@ export function screenSlot(slot: Pick<Slot, 'legend' | 'handbook'>): Screening {
   return { class: label.safety, reason: label.reason };
 }
 
-/** Why a source may never feed anything, whatever its readings say; undefined when it may. */
-export function whyNeverTapped(source: Source): string | undefined {
+/**
+ * Why a source may never feed anything, whatever its readings say; undefined when it may.
+ *
+ * @param role what it is to give; the sound of an amplifier comes in pairs
+ */
+export function whyNeverTapped(source: Source, role?: string): string | undefined {
   if (source.kind === 'slot') {
     const { class: safety, reason } = screenSlot(source);
     return safety === 'block'
@@ -30,7 +34,7 @@ export function whyNeverTapped(source: Source): string | undefined {
       : undefined;
   }
   if (isConductor(source))
-    return source.tapedWith === undefined
+    return source.tapedWith === undefined || role === 'amplified'
       ? undefined
       : `${source.name} is taped or twisted with another: a pair is a data line or a speaker’s.`;
   return source.kind === 'ground' ? `${nameOf(source)} is a ground: it feeds nothing.` : undefined;

@@ -129,7 +129,8 @@ async function withinThePage(
 }
 
 async function readWanted(visitor: Visitor, instruction: string): Promise<void> {
-  if (await visitor.has('selected-pair')) {
+  if (/9 V across|Ohms between/.test(instruction)) {
+    await visitor.see('selected-pair');
     await visitor.touch((await visitor.has('pop-sim')) ? 'pop-sim' : 'pad-sim');
     return;
   }

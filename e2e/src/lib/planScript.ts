@@ -63,7 +63,10 @@ export const PLAN_SCRIPT = `
     for (; steps < most && !now.ended; steps += 1) {
       if (now.onTheWay) await touch("arrived");
       else {
-        if (choosing && !at("selected-pair")) await touch(wanted(now.text));
+        // Two wires tried together come into the hand by themselves.
+        if (/9 V across|Ohms between/.test(now.text)) {
+          if (choosing) await when("the pair is in hand", () => at("selected-pair") ?? undefined);
+        } else if (choosing) await touch(wanted(now.text));
         await touch(at("pop-sim") ? "pop-sim" : "pad-sim");
       }
       now = await settled(now);

@@ -1,4 +1,5 @@
 import { whyNeverTapped } from '@lucky-thread/core/choose';
+import { isSpeakerLead } from '@lucky-thread/core/identify';
 import type { FeedPlanInput, FieldProblem, JobView, PutPlanRequest } from '@lucky-thread/contract';
 import { FEED_ROLES } from '@lucky-thread/contract';
 import { mayShareWire } from '@lucky-thread/core/identify';
@@ -71,9 +72,11 @@ async function problemsOf(
   { job, feedId }: { readonly job: JobView; readonly feedId: string },
   plan: FeedPlanInput | null,
 ): Promise<FieldProblem[]> {
-  if (!job.device.feeds.some((feed) => feed.id === feedId))
-    return [{ path: 'feedId', message: `the device has no feed ${feedId}` }];
+  const feed = job.device.feeds.find(({ id }) => id === feedId);
+  if (feed === undefined) return [{ path: 'feedId', message: `the device has no feed ${feedId}` }];
   if (plan === null) return [];
+  if (isSpeakerLead(feed.role))
+    return [{ path: 'feedId', message: 'a speaker’s wire is not chosen: a pop shows it' }];
   if (plan.feedId !== feedId)
     return [{ path: 'plan.feedId', message: `is not the feed ${feedId} of the address` }];
   const found = (await findPlaces(db, actor.shopId, job.vehicle.modelId)) ?? { places: [] };
@@ -85,7 +88,7 @@ async function problemsOf(
   const path = 'plan.sourceId';
   if (source === undefined)
     return [{ path, message: `the vehicle has no source ${plan.sourceId}` }];
-  const reason = whyNeverTapped(source) ?? whyFeederForbids(plan, slotsOf(model));
+  const reason = whyNeverTapped(source, feed.role) ?? whyFeederForbids(plan, slotsOf(model));
   return reason === undefined ? [] : [{ path, message: reason }];
 }
 

@@ -221,8 +221,8 @@ function chosenSource(
   );
   if (tapped === undefined)
     throw invalid([{ path: 'feedId', message: 'no source is chosen for this feed' }]);
-  const { source, plan } = tapped;
-  const never = whyNeverTapped(source);
+  const { feed, source, plan } = tapped;
+  const never = whyNeverTapped(source, feed.role);
   if (never !== undefined) throw invalid([{ path: 'feedId', message: never }]);
   const screening = source.kind === 'slot' ? screenSlot(source) : undefined;
   if (screening !== undefined && screening.class !== 'free' && plan.reason === undefined)

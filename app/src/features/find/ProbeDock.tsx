@@ -7,7 +7,6 @@ import { stateId } from '@lucky-thread/core/vehicle';
 import type { Probing } from '../../store/probeSlice';
 import { carBroughtTo, clipMoved } from '../../store/probeSlice';
 import { useAppDispatch } from '../../store/store';
-import { ActionButton } from '../../ui/ActionButton';
 import { Choice } from '../../ui/Choice';
 import { NotWorkedOut } from '../../ui/States';
 import { useShortcuts } from '../../ui/useShortcuts';

@@ -15,11 +15,14 @@ jest.mock('expo-router', () => ({
 const JOB = 'job-1';
 
 /** The tools beside probing, with the plan's limits open; only what they look at is there. */
-function open(cannot: readonly StitchPlace[] = []) {
+function open(cannot: readonly StitchPlace[] = [], feeds: readonly { role: string }[] = []) {
   const store = makeStore();
   store.dispatch(probingOpened({ jobId: JOB, state: PARKED, deferred: cannot }));
   const limits: unknown[] = [];
-  const context = { job: { id: JOB }, model: { panels: [] } } as unknown as JobContext;
+  const context = {
+    job: { id: JOB, device: { feeds } },
+    model: { panels: [] },
+  } as unknown as JobContext;
   renderInApp(
     <FindTools
       context={context}
@@ -54,6 +57,15 @@ describe('what the plan must do without', () => {
     expect(probing()?.lamp).toBe(true);
     fireEvent.press(screen.getByTestId('limit-lamp'));
     expect(probing()?.lamp).toBe(false);
+  });
+
+  it('without 9 V the plan pops no speaker; whoever seeks none is not asked', () => {
+    const { probing } = open([], [{ role: 'speakerPlus' }]);
+    fireEvent.press(screen.getByText('☐ No 9 V source'));
+    expect(probing()?.noPop).toBe(true);
+    screen.unmount();
+    open([], [{ role: 'constant' }]);
+    expect(screen.queryByTestId('limit-pop')).toBeNull();
   });
 
   it('says how far testing goes, and changes it', () => {
