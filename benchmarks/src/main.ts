@@ -7,6 +7,7 @@ import { identifyBenchmark } from './identify';
 import { kindsBenchmark } from './kinds';
 import { monthBenchmark } from './month';
 import { networkBenchmark } from './network';
+import { radioBenchmark } from './radio';
 import { searchBenchmark } from './search';
 import { signalsBenchmark } from './signals';
 import { tapSheetBenchmark } from './tapSheet';
@@ -31,6 +32,7 @@ async function main(): Promise<void> {
     signals: signalsBenchmark,
     bunches: bunchesBenchmark,
     kinds: kindsBenchmark,
+    radio: radioBenchmark,
     build: buildBenchmark,
     search: () => searchBenchmark(base, databaseUrl),
     firstLoad: () => firstLoadBenchmark(base, appFolder, bareFolder),

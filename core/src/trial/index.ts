@@ -27,7 +27,7 @@ export {
   secondsByHand,
 } from './bunchTrial';
 export type { BunchScore, BunchSearch } from './bunchTrial';
-export { RADIO_LEADS, radioSteps, scoreSpeakers, searchRadio } from './radioTrial';
+export { RADIO_LEADS, radioSteps, scoreRadio, searchRadio } from './radioTrial';
 export type { LeadScore, RadioSearch } from './radioTrial';
 export { outcomeOf, searchFault, setFault } from './faultTrial';
 export type { FaultSearch, SetFault } from './faultTrial';

@@ -1,7 +1,7 @@
 import type { GeneratedHarness } from '../bench';
 import type { FindAdvice, Need, ProbeSource, Reading } from '../identify';
 import { WORK_SECONDS, newAdviser, soughtBy } from '../identify';
-import type { SpeakerPlace } from '../vehicle';
+import type { CircuitFunction, SpeakerPlace } from '../vehicle';
 import { endOf } from './byPlan';
 import type { HarnessEffort, HarnessTrial } from './harnessTrial';
 
@@ -99,7 +99,7 @@ export function searchRadio(trial: HarnessTrial, needs?: readonly Need[]): Radio
   return endOf(radioSteps(trial, needs));
 }
 
-/** How each speaker's lead came out. */
+/** How leads came out. */
 export interface LeadScore {
   /** Named right, or rightly said not to be there. */
   readonly right: number;
@@ -109,21 +109,36 @@ export interface LeadScore {
   readonly missed: number;
 }
 
-/** The speakers' leads that a search named, against the truth of the bunch. */
-export function scoreSpeakers(harness: GeneratedHarness, { filled }: FindAdvice): LeadScore {
+/** What a wire must be for each supply; what stays on until a door opens gives all that accessory asks for. */
+const SUPPLIES: Readonly<Record<string, readonly CircuitFunction[]>> = {
+  memory: ['constant'],
+  accessory: ['accessory', 'retainedAccessory'],
+  illumination: ['lamps', 'dimmedIllumination'],
+};
+
+/** The leads that a search named, against the truth of the bunch. */
+export function scoreRadio(harness: GeneratedHarness, { filled }: FindAdvice): LeadScore {
   let [right, wrong, missed] = [0, 0, 0];
-  for (const { id, role, speaker } of RADIO_LEADS.filter((need) => need.speaker !== undefined)) {
-    const [truth] = Object.entries(harness.roles).find(
-      ([, one]) =>
-        one.role === 'speaker' &&
-        !one.amplified &&
-        saidOf(one.speaker) === speaker &&
-        one.positive === (role === 'speakerPlus'),
-    ) ?? [undefined];
-    const found = filled[id];
-    if (found === truth) right += 1;
+  for (const need of RADIO_LEADS) {
+    const wires = wiresFor(need, harness);
+    const found = filled[need.id];
+    if (found === undefined ? wires.length === 0 : wires.includes(found)) right += 1;
     else if (found === undefined) missed += 1;
     else wrong += 1;
   }
   return { right, wrong, missed };
+}
+
+/** The wires of a bunch that truly are what a lead wants. */
+function wiresFor({ id, role, speaker }: Need, { roles }: GeneratedHarness): string[] {
+  return Object.entries(roles).flatMap(([wire, is]) => {
+    const isIt =
+      speaker === undefined
+        ? SUPPLIES[id]?.includes(is.role) === true
+        : is.role === 'speaker' &&
+          !is.amplified &&
+          saidOf(is.speaker) === speaker &&
+          is.positive === (role === 'speakerPlus');
+    return isIt ? [wire] : [];
+  });
 }

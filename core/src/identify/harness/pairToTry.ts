@@ -16,9 +16,14 @@ export interface PairToTry {
   readonly minusId: string;
 }
 
-/** A pair less likely than this is not worth a try with 9 V, or with ohms, after which a pop is still to come. */
-const WORTH_A_POP = 0.006;
-const WORTH_OHMS = 0.02;
+/** Chance from which on a pair is worth a try: with 9 V, or with ohms, after which a pop is still to come. */
+export interface WorthATry {
+  readonly pop: number;
+  readonly ohms: number;
+}
+
+/** Where a bunch is told apart: what answers on no speaker is left over in any case. */
+const WORTH_A_TRY: WorthATry = { pop: 0.006, ohms: 0.02 };
 /**
  * Chance that there is another speaker once so many are found. Common practice: two or four, tweeters in twos, a centre
  * now and then.
@@ -33,16 +38,18 @@ export function pairToTry(
   session: HarnessSession,
   beliefs: readonly WireBelief[],
   safe: ReadonlySet<string>,
+  worth = WORTH_A_TRY,
 ): PairToTry | undefined {
   const pops = session.cannot?.includes('pop') !== true;
   const ohms = session.cannot?.includes('ohmmeter') !== true;
   const coil = pops ? coilToPop(session, safe) : undefined;
   if (coil !== undefined) return coil;
   for (const { plusId, minusId, chance } of likelyPairs(session, beliefs)) {
-    if (chance < WORTH_A_POP) return undefined;
-    if (pops && safe.has(plusId) && safe.has(minusId)) return { by: 'pop', plusId, minusId };
+    if (chance < Math.min(worth.pop, worth.ohms)) return undefined;
+    if (pops && chance >= worth.pop && safe.has(plusId) && safe.has(minusId))
+      return { by: 'pop', plusId, minusId };
     const isUntried =
-      ohms && chance >= WORTH_OHMS && !wasMeasured(session.readings, plusId, minusId);
+      ohms && chance >= worth.ohms && !wasMeasured(session.readings, plusId, minusId);
     if (isUntried && [plusId, minusId].every((id) => isUnfed(id, session)))
       return { by: 'ohms', plusId, minusId };
   }
