@@ -77,6 +77,11 @@ it('opens every tool without a fault', async () => {
   await visitor.go('/tools/device');
   await visitor.textIs('needs-memory', /Parking supply/);
   await noFaults();
+  await visitor.go('/tools/speakers?on=4-4');
+  await visitor.textIs('output-load', /4 Ω \+ 4 Ω: 8 Ω/);
+  await visitor.touch('heard-front right-s');
+  await visitor.textIs('phase-verdict', /front left and rear left/);
+  await noFaults();
 });
 
 it('follows the shop’s school once it is changed', async () => {

@@ -11,6 +11,7 @@ import { JointTool } from './JointTool';
 import { LeadsTool } from './LeadsTool';
 import { RelayTool } from './RelayTool';
 import { RunTool } from './RunTool';
+import { SpeakersTool } from './speakers/SpeakersTool';
 import { TapTool } from './TapTool';
 import { TerminalsTool } from './TerminalsTool';
 import { ToolsScreen } from './ToolsScreen';
@@ -28,6 +29,7 @@ const SCREENS: Record<ToolId, ComponentType> = {
   relay: RelayTool,
   design: DesignTool,
   ladder: LadderTool,
+  speakers: SpeakersTool,
   fault: FaultTool,
   ground: GroundTool,
   hole: HoleTool,

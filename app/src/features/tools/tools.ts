@@ -51,6 +51,12 @@ export const TOOLS = [
     says: 'Lock and unlock by ohms on one wire: which resistor stands in for each',
   },
   {
+    id: 'speakers',
+    measures: false,
+    name: 'Speakers',
+    says: 'Ohms on one output, which one is reversed, and how plugs number them',
+  },
+  {
     id: 'fault',
     measures: false,
     name: 'Find a fault',
