@@ -78,7 +78,7 @@ it('opens every tool without a fault', async () => {
   await visitor.textIs('needs-memory', /Parking supply/);
   await noFaults();
   await visitor.go('/tools/speakers?on=4-4');
-  await visitor.textIs('output-load', /4 Ω \+ 4 Ω: 8 Ω/);
+  await visitor.textIs('output-load', /4 Ω \+ 4 Ω in series: 8 Ω/);
   await visitor.touch('heard-front right-s');
   await visitor.textIs('phase-verdict', /front left and rear left/);
   await noFaults();

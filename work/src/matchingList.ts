@@ -124,7 +124,10 @@ export function matchingListOf(context: JobContext, readings: readonly Reading[]
         optional: feed.optional === true,
         leftOff: feed.leftOff,
         direction: 'out',
-        to: one === undefined ? undefined : speakerPartner(one),
+        to:
+          one === undefined
+            ? undefined
+            : speakerPartner(one, feed.role === 'speakerMinus' ? 'minus' : 'plus'),
       };
     });
   const left = device.family === undefined ? [] : unusedLeads(device.family, used);
@@ -138,7 +141,7 @@ export function matchingListOf(context: JobContext, readings: readonly Reading[]
 }
 
 /** A speaker's own wire: end to end with the unit's lead, nothing between. */
-function speakerPartner({ source, place, proved }: SpeakerWire): MatchedTo {
+function speakerPartner({ source, place, proved }: SpeakerWire, end: 'plus' | 'minus'): MatchedTo {
   return {
     place: place.name,
     source: titleOf(source),
@@ -149,7 +152,7 @@ function speakerPartner({ source, place, proved }: SpeakerWire): MatchedTo {
     signal: {
       by: 'itself',
       because: proved
-        ? 'Plus to plus, by the cone: it moved out with the battery’s plus here.'
+        ? `${end === 'plus' ? 'Plus to plus' : 'Minus to minus'}, by the cone: it moved out with the battery’s ${end} here.`
         : 'The cone was not seen: plus and minus are a guess until the phase test.',
     },
   };

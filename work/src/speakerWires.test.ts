@@ -71,7 +71,8 @@ describe('the wires of speakers', () => {
       direction: 'out',
       to: { source: 'W0 BU', colour: 'BU', joint: 'crimped end to end, no fuse', fuseA: undefined },
     });
-    expect(pairs[1]?.to?.signal?.because).toMatch(/by the cone/);
+    expect(pairs[1]?.to?.signal?.because).toMatch(/Plus to plus, by the cone.*plus here/);
+    expect(pairs[2]?.to?.signal?.because).toMatch(/Minus to minus, by the cone.*minus here/);
     expect(left.map(({ lead }) => lead.words)).not.toContain('white/black');
   });
 

@@ -28,7 +28,7 @@ export type PhaseVerdict =
 
 /** What a speaker sounds like that is wired the wrong way round. Common practice. */
 export const REVERSED_SOUND =
-  'Thin bass that comes back when one speaker is turned off, and voices beside the car instead of before it.';
+  'thin bass that comes back when one speaker is turned off, and voices beside the car instead of before it.';
 
 /** The whole car at once, before any two are compared. Common practice. */
 export const WHOLE_CAR =

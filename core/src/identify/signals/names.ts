@@ -69,11 +69,12 @@ export const TRIGGER_NAMES: Record<
   ampTurnOn: {
     name: 'the amplifier’s turn-on',
     wayRound:
-      'The radio tells its amplifier by data: wake yours by sound at its speaker inputs, or from accessory.',
+      'With the radio out nothing drives it: read it while the old one still plays, on its half of the plug. Or the radio tells its amplifier by data: wake yours by sound at its speaker inputs, or from accessory.',
   },
   antennaTurnOn: {
     name: 'the antenna’s feed',
-    wayRound: 'It comes through the antenna’s own cable here: a feeder in that cable.',
+    wayRound:
+      'With the radio out nothing drives it: read it while the old one still plays. Or it comes through the antenna’s own cable here: a feeder in that cable.',
   },
   speakerPlus: SPEAKER_LEAD,
   speakerMinus: SPEAKER_LEAD,

@@ -231,3 +231,24 @@ describe('a radio’s leads in one cut bunch', () => {
     expect(RADIO_LEADS).toHaveLength(11);
   });
 });
+
+describe('an amplifier’s outputs (common practice: half the supply while it is on)', () => {
+  const FOUR: readonly Need[] = [1, 2, 3, 4].map((count) => ({
+    ...{ id: `in${count}`, role: 'amplified' },
+  }));
+
+  it.each([41, 47, 53])('are found among cut wires, twisted or not, on bunch %d', (seed) => {
+    const harness = generateHarness(seed);
+    const { advice, effort } = searchRadio(harnessTrial(harness, seed), FOUR);
+    const found = Object.values(advice.filled);
+    expect(new Set(found).size).toBe(4);
+    expect(found.map((id) => harness.roles[id]?.amplified)).toEqual([true, true, true, true]);
+    expect([effort.pops, effort.harm]).toEqual([0, 0]);
+  });
+
+  it('are said not to be there where speakers hang on the wires themselves', () => {
+    const { advice } = searchRadio(harnessTrial(generateHarness(1), 1), FOUR);
+    expect(advice.filled).toEqual({});
+    expect(advice.next.instruction).toMatch(/amplifier’s output is on none of these wires/i);
+  });
+});

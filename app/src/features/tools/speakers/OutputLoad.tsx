@@ -103,15 +103,14 @@ function Way({ way, least }: { readonly way: Arrangement; readonly least: number
   );
 }
 
-/** How they hang: "4 Ω + 4 Ω in series", "8 Ω beside 8 Ω". */
+/** How they hang: "4 Ω + 4 Ω in series", "8 Ω with 8 Ω in parallel". */
 function wordsOf({ branches }: Arrangement): string {
   if (branches.length === 1 && branches[0]?.length === 1) return `${branches[0][0] ?? 0} Ω alone`;
-  return branches
-    .map((branch) => {
-      const row = branch.map((ohm) => `${ohm} Ω`).join(' + ');
-      return branch.length > 1 && branches.length > 1 ? `(${row})` : row;
-    })
-    .join(' beside ');
+  const rows = branches.map((branch) => {
+    const row = branch.map((ohm) => `${ohm} Ω`).join(' + ');
+    return branch.length > 1 && branches.length > 1 ? `(${row})` : row;
+  });
+  return rows.length === 1 ? `${rows.join('')} in series` : `${rows.join(' with ')} in parallel`;
 }
 
 function ohmsOf(on: string): number[] {

@@ -32,7 +32,7 @@ const ways = (): string[] =>
 describe('what hangs on one output', () => {
   it('shows which way the output stands first, and that the other one kills it', () => {
     renderInApp(<LoadHost on="4-4" />);
-    expect(ways()).toEqual(['✓ 4 Ω + 4 Ω: 8 Ω', '✕ 4 Ω beside 4 Ω: 2 Ω']);
+    expect(ways()).toEqual(['✓ 4 Ω + 4 Ω in series: 8 Ω', '✕ 4 Ω with 4 Ω in parallel: 2 Ω']);
     expect(screen.getByText('Power: 4 Ω 50 %, 4 Ω 50 %.')).toBeTruthy();
     expect(screen.getByText(/Under 4 Ω the output runs hot/)).toBeTruthy();
   });
@@ -43,7 +43,7 @@ describe('what hangs on one output', () => {
     fireEvent.press(screen.getByTestId('add-8-ohm'));
     expect(ways()).toEqual(['✓ 8 Ω alone: 8 Ω']);
     fireEvent.press(screen.getByTestId('add-8-ohm'));
-    expect(ways()).toEqual(['✓ 8 Ω beside 8 Ω: 4 Ω', '✓ 8 Ω + 8 Ω: 16 Ω']);
+    expect(ways()).toEqual(['✓ 8 Ω with 8 Ω in parallel: 4 Ω', '✓ 8 Ω + 8 Ω in series: 16 Ω']);
     fireEvent.press(screen.getByTestId('drop-speaker'));
     fireEvent.press(screen.getByTestId('drop-speaker'));
     fireEvent.press(screen.getByTestId('add-2-ohm'));
