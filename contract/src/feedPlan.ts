@@ -1,6 +1,14 @@
 import { INSULATIONS_C } from '@lucky-thread/core/size/terms';
 import type { InsulationC } from '@lucky-thread/core/size';
-import { IsBoolean, IsIn, IsInt, IsString, Length } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayUnique,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsString,
+  Length,
+} from 'class-validator';
 import { InRange, Nested, Optional } from './rules/fields';
 
 /** What a feed is sized for where it differs from the shop's own way. */
@@ -58,6 +66,14 @@ export class FeedPlanInput {
   @IsString()
   @Length(1, 80)
   sourceId!: string;
+
+  /** Wires that its lead goes on to from there, in turn: a daisy chain. */
+  @Optional()
+  @IsString({ each: true })
+  @Length(1, 80, { each: true })
+  @ArrayMaxSize(4)
+  @ArrayUnique({ message: 'a lead goes to each wire once' })
+  alsoAt?: string[];
 
   /** Length of the lead one way, m; left out until it is known. */
   @Optional()

@@ -58,7 +58,11 @@ export function buildPlanOf(context: JobContext, readings: readonly Reading[]): 
       const place = context.model.places.find((one) => one.id === placeIdOf(source.id));
       return {
         ...{ tap, slideOn: pair.to?.first ?? [] },
-        notes: [...sourceNotesOf(context, source.id), ...notesAt(context, source.id)],
+        notes: [
+          ...sourceNotesOf(context, source.id),
+          ...notesAt(context, source.id),
+          ...jointNotes(pair),
+        ],
         place: place?.name ?? pair.to?.place ?? 'in this car',
         access: place?.reach.steps ?? [],
         accessS: place?.reach.seconds ?? 0,
@@ -121,6 +125,20 @@ export function buildPlanOf(context: JobContext, readings: readonly Reading[]): 
       terminals: partsLeads.flatMap(({ terminal }) => terminal ?? []),
     }),
   };
+}
+
+/** What is done at a joint that more than one lead or wire meets in. */
+function jointNotes({ to }: MatchedLead): string[] {
+  return [
+    ...(to?.together === undefined
+      ? []
+      : [`One joint with ${to.together.join(' and ')}: made once, with all of them in it.`]),
+    ...(to?.onTo === undefined
+      ? []
+      : [
+          `From here on to ${to.onTo.join(', then ')}, with wire as thick as the lead. The chain bridges them: only wires that are live in the same states.`,
+        ]),
+  ];
 }
 
 function partsLead(

@@ -1,5 +1,5 @@
 import type { FeedPlanInput, JobView } from '@lucky-thread/contract';
-import { mayShareWire } from '@lucky-thread/core/identify';
+import { mayMeet } from './metLeads';
 
 /**
  * A plan with one feed's entry changed; a source taken from another feed leaves that feed without one, unless both may lie on the
@@ -8,10 +8,14 @@ import { mayShareWire } from '@lucky-thread/core/identify';
 export function withFeedPlan(
   { plan, device }: Pick<JobView, 'plan' | 'device'>,
   entry: FeedPlanInput,
+  atSlot: boolean,
 ): FeedPlanInput[] {
-  const roleOf = new Map(device.feeds.map((feed) => [feed.id, feed.role]));
-  const shares = (other: FeedPlanInput): boolean =>
-    mayShareWire(roleOf.get(other.feedId) ?? '', roleOf.get(entry.feedId) ?? '');
+  const feedOf = new Map(device.feeds.map((feed) => [feed.id, feed]));
+  const own = feedOf.get(entry.feedId);
+  const shares = ({ feedId }: FeedPlanInput): boolean => {
+    const other = feedOf.get(feedId);
+    return own !== undefined && other !== undefined && mayMeet(own, other, atSlot);
+  };
   return [
     ...plan.filter(
       (one) => one.feedId !== entry.feedId && (one.sourceId !== entry.sourceId || shares(one)),

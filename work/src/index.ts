@@ -32,7 +32,6 @@ export {
   isWholeJob,
   openFeeds,
   slotFeeds,
-  takenByOthers,
   tappedFeeds,
 } from './jobFeeds';
 export type { FeedsOf, SlotFeed, TappedFeed } from './jobFeeds';
@@ -61,3 +60,4 @@ export type { ListedLead, MatchedLead, MatchedTo, MatchingList } from './matchin
 export { titleOf } from './titleOf';
 export { leadWords, speakerWiresOf } from './speakerWires';
 export type { SpeakerWire } from './speakerWires';
+export { mayChain, mayMeet, metThere, takenByOthers } from './metLeads';

@@ -2,7 +2,7 @@ import type { FeedInput, FeedPlanInput, JobView } from '@lucky-thread/contract';
 import type { LoadKind } from '@lucky-thread/core/choose';
 import { joinLimit, tapFit, tooSmallFor } from '@lucky-thread/core/choose';
 import type { NeedRole } from '@lucky-thread/core/identify';
-import { isSpeakerLead, isTrigger, mayShareWire } from '@lucky-thread/core/identify';
+import { isSpeakerLead, isTrigger } from '@lucky-thread/core/identify';
 import type { Inrush } from '@lucky-thread/core/size';
 import type { Joinable, SlotSource, Source } from '@lucky-thread/core/vehicle';
 import { isConductor, isJoinable } from '@lucky-thread/core/vehicle';
@@ -75,15 +75,6 @@ export function tappedFeeds(of: FeedsOf): TappedFeed[] {
     const source = sources.get(plan?.sourceId ?? '');
     return plan === undefined || source === undefined ? [] : [{ feed, plan, source }];
   });
-}
-
-/** Sources that serve other feeds and are not to be had for this one. */
-export function takenByOthers({ job }: Pick<FeedsOf, 'job'>, feed: SlotFeed): string[] {
-  const roleOf = new Map(job.device.feeds.map((one) => [one.id, one.role]));
-  return job.plan
-    .filter((one) => one.feedId !== feed.id)
-    .filter((one) => !mayShareWire(feed.role, roleOf.get(one.feedId) ?? ''))
-    .map((one) => one.sourceId);
 }
 
 /** The feeds that still want a source: what the device works without may be left off. */

@@ -10,7 +10,8 @@ import type { TappedFeed } from './jobFeeds';
 import { isAtSlot, slotFeeds, tappedFeeds } from './jobFeeds';
 import { sheetGivenOf } from './sheetGiven';
 import { routeOf } from './route';
-import { placeIdOf } from './sources';
+import { metThere } from './metLeads';
+import { jobSourcesOf, placeIdOf } from './sources';
 import type { SpeakerWire } from './speakerWires';
 import { speakerWiresOf } from './speakerWires';
 import { signalJointOf } from './signalJoint';
@@ -69,6 +70,10 @@ export interface MatchedTo {
   readonly terminal?: string | undefined;
   /** What goes onto the lead before the joint is made. */
   readonly first: readonly string[];
+  /** Other leads of the device in the same joint, by name; left out: none. */
+  readonly together?: readonly string[];
+  /** Wires that the lead goes on to from there, in turn; left out: none. */
+  readonly onTo?: readonly string[];
 }
 
 /** What installers draw on a scrap of paper: each lead of the device with its partner in the car, and the leads left over. */
@@ -158,6 +163,18 @@ function speakerPartner({ source, place, proved }: SpeakerWire, end: 'plus' | 'm
   };
 }
 
+/** The wires that a lead goes on to, each with its place. */
+export function chainOf(
+  { job, model }: Pick<JobContext, 'job' | 'model'>,
+  { plan }: Pick<TappedFeed, 'plan'>,
+): string[] {
+  const placed = jobSourcesOf({ job, model });
+  return (plan.alsoAt ?? []).flatMap((id) => {
+    const found = placed.find(({ source }) => source.id === id);
+    return found === undefined ? [] : [`${titleOf(found.source)}, ${found.place.name}`];
+  });
+}
+
 function partnerOf(
   context: JobContext,
   readings: readonly Reading[],
@@ -168,7 +185,11 @@ function partnerOf(
   const given = size === undefined ? undefined : sheetGivenOf(context, tapped, { size });
   const sheet = given === undefined ? undefined : feedSheet(given);
   const fits = size?.ok === true ? size : undefined;
+  const together = metThere(context, tapped);
+  const onTo = chainOf(context, tapped);
   return {
+    ...(together.length === 0 ? {} : { together }),
+    ...(onTo.length === 0 ? {} : { onTo }),
     place: placeName(context, source.id),
     source: titleOf(source),
     colour: isConductor(source) ? markOf(source) : undefined,

@@ -52,6 +52,7 @@ it('lets unlock lie on the wire of lock, and nothing else', () => {
     plan: [{ feedId: 'lock', sourceId: 'kick/1' }],
     harness: [],
   } as unknown as JobView;
-  const taken = slotFeeds({ job }).map((feed) => takenByOthers({ job }, feed));
+  const model = { places: [] };
+  const taken = slotFeeds({ job }).map((feed) => takenByOthers({ job, model }, feed));
   expect(taken).toEqual([[], [], ['kick/1']]);
 });

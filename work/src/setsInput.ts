@@ -4,6 +4,7 @@ import type { SetsInput } from '@lucky-thread/core/choose';
 import type { Verdict } from '@lucky-thread/core/identify';
 import type { JobContext } from './jobContext';
 import { inrushOf, loadKindOf, slotFeeds } from './jobFeeds';
+import { drawnThere } from './metLeads';
 import { damageOf } from './notes';
 import { loomsOf, panelsOf } from './sources';
 
@@ -32,9 +33,19 @@ export function setsInputOf(
       if (need === undefined) return [];
       const { name, currentA } = feed;
       const kind = loadKindOf(feed, context);
-      return [{ need, name, currentA, kind, inrush: inrushOf(feed), loggedSourceIds }];
+      const metA = metBy(context, feed.id);
+      return [{ need, name, currentA, kind, inrush: inrushOf(feed), metA, loggedSourceIds }];
     }),
   };
+}
+
+/** What a job's other leads draw from the sources that they are planned on, A by source. */
+function metBy(of: Pick<JobContext, 'job'>, feedId: string): Record<string, number> {
+  return Object.fromEntries(
+    of.job.plan
+      .filter((one) => one.feedId !== feedId)
+      .map(({ sourceId }) => [sourceId, drawnThere(of, feedId, sourceId)]),
+  );
 }
 
 function bySlot<Field extends 'measuredA' | 'sharedA' | 'feedFuseA' | 'fedBy'>(

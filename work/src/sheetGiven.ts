@@ -5,6 +5,7 @@ import { isJoinable } from '@lucky-thread/core/vehicle';
 import type { JobContext } from './jobContext';
 import type { TappedFeed } from './jobFeeds';
 import { loadKindOf } from './jobFeeds';
+import { drawnThere } from './metLeads';
 import { bulletinAt } from './notes';
 
 /** The commonest stud of body grounds, mm. Common practice. */
@@ -30,7 +31,7 @@ export function sheetGivenOf(
     currentA: feed.currentA,
     kind: loadKindOf(feed, context),
     measuredA: plan.measuredA,
-    sharedA: plan.sharedA,
+    sharedA: (plan.sharedA ?? 0) + drawnThere(context, feed.id, source.id) || undefined,
     feedFuseA: plan.feedFuseA,
     size: of.size,
     leadMm2: of.leadMm2,

@@ -142,7 +142,11 @@ describe('a plan', () => {
       { feedId: 'b', sourceId: 'F2' },
     ];
     expect(
-      withFeedPlan({ plan, device: { name: '', feeds: [] } }, { feedId: 'b', sourceId: 'F1' }),
+      withFeedPlan(
+        { plan, device: { name: '', feeds: [] } },
+        { feedId: 'b', sourceId: 'F1' },
+        true,
+      ),
     ).toEqual([{ feedId: 'b', sourceId: 'F1' }]);
   });
 });

@@ -20,6 +20,8 @@ export interface JobFeed {
   readonly kind?: LoadKind | undefined;
   /** What flows at switching on; undefined when nobody knows. */
   readonly inrush?: Inrush | undefined;
+  /** What other leads of the device draw from sources that they would share with it, A by source; nothing when left out. */
+  readonly metA?: Readonly<Record<string, number>> | undefined;
   /** Sources that other jobs logged on the model. */
   readonly loggedSourceIds: ReadonlySet<string>;
 }
@@ -86,6 +88,15 @@ export interface RankedSet {
   readonly differences: readonly SetDifference[];
 }
 
+/** Two loads by source, added up. */
+function together(
+  one: SetsInput['sharedA'] = {},
+  other: JobFeed['metA'] = {},
+): Readonly<Record<string, number>> {
+  const added = Object.entries(other).map(([id, amps]) => [id, amps + (one[id] ?? 0)] as const);
+  return { ...one, ...Object.fromEntries(added) };
+}
+
 /** The best sets of sources over all feeds, and each feed's own ranking; the same input gives the same answer. */
 export function rankSets(input: SetsInput): {
   readonly sets: readonly RankedSet[];
@@ -113,7 +124,7 @@ export function rankSets(input: SetsInput): {
         inrush: feed.inrush,
         loggedSourceIds: feed.loggedSourceIds,
         measuredA: input.measuredA,
-        sharedA: input.sharedA,
+        sharedA: together(input.sharedA, feed.metA),
         feedFuseA: input.feedFuseA,
         fedBy: input.fedBy,
         damage: input.damage,

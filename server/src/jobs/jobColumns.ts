@@ -45,7 +45,7 @@ export const JOB_COLUMNS = {
     from job_feeds f where f.job_id = ${jobs.id})`,
   plan: sql<FeedPlanInput[]>`(
     select coalesce(json_agg(json_strip_nulls(json_build_object('feedId', p.feed_id, 'sourceId', p.source_id,
-      'oneWayM', p.one_way_m, 'returnPath', p.return_path, 'reason', p.reason, 'measuredA', p.measured_a,
+      'alsoAt', p.also_at, 'oneWayM', p.one_way_m, 'returnPath', p.return_path, 'reason', p.reason, 'measuredA', p.measured_a,
       'sharedA', p.shared_a, 'feedFuseA', p.feed_fuse_a, 'fedBy', p.fed_by, 'ground', p.ground, 'sizing', p.sizing))
       order by f.position), '[]')
     from feed_plans p join job_feeds f on f.job_id = p.job_id and f.id = p.feed_id

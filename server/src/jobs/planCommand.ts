@@ -1,10 +1,16 @@
 import { whyNeverTapped } from '@lucky-thread/core/choose';
 import { isSpeakerLead } from '@lucky-thread/core/identify';
-import type { FeedPlanInput, FieldProblem, JobView, PutPlanRequest } from '@lucky-thread/contract';
-import { FEED_ROLES } from '@lucky-thread/contract';
-import { mayShareWire } from '@lucky-thread/core/identify';
-import type { SlotSource } from '@lucky-thread/core/vehicle';
-import { jobSourcesOf, seenBy, slotsOf } from '@lucky-thread/work';
+import type {
+  FeedInput,
+  FeedPlanInput,
+  FieldProblem,
+  JobView,
+  PutPlanRequest,
+} from '@lucky-thread/contract';
+import type { SlotSource, Source } from '@lucky-thread/core/vehicle';
+import { isConductor } from '@lucky-thread/core/vehicle';
+import type { PlacedSource } from '@lucky-thread/work';
+import { jobSourcesOf, mayChain, mayMeet, seenBy, slotsOf } from '@lucky-thread/work';
 import { and, eq, isNull, ne, sql } from 'drizzle-orm';
 import type { Actor } from '../auth/session';
 import type { Database } from '../db/database';
@@ -27,7 +33,7 @@ export async function putPlan(
   request: PutPlanRequest,
 ): Promise<JobView> {
   const job = await getJob(db, actor, at.jobId);
-  const problems = await problemsOf(db, actor, { job, feedId: at.feedId }, request.plan);
+  const { problems, atSlot } = await checked(db, actor, { job, feedId: at.feedId }, request.plan);
   if (problems.length > 0) throw invalid(problems);
   const command = { at: { ...at, kind: 'plan', subject: at.feedId }, head: request } as const;
   return applyOnce(db, actor, command, async (tx) => {
@@ -35,8 +41,8 @@ export async function putPlan(
     const [before] = await tx.select().from(feedPlans).where(here);
     if ((before?.commandId ?? null) !== request.base)
       throw stale(await getJob(tx, actor, at.jobId));
-    if (request.plan !== null) await checkFree(tx, job, request.plan);
-    const row = { ...rowOf(at, request), shared: maySometimesShare(roleIn(job, at.feedId)) };
+    if (request.plan !== null) await checkFree(tx, { job, atSlot }, request.plan);
+    const row = { ...rowOf(at, request), shared: mayBeShared(job, at.feedId, atSlot) };
     await tx
       .insert(feedPlans)
       .values(row)
@@ -54,6 +60,7 @@ function rowOf(
     feedId: at.feedId,
     commandId: command,
     sourceId: plan?.sourceId ?? null,
+    alsoAt: plan?.alsoAt ?? null,
     oneWayM: plan?.oneWayM ?? null,
     returnPath: plan?.returnPath ?? null,
     reason: plan?.reason ?? null,
@@ -66,19 +73,29 @@ function rowOf(
   };
 }
 
-async function problemsOf(
+/** What is wrong with a plan, and whether its source is a slot, which serves one feed only. */
+interface Checked {
+  readonly problems: readonly FieldProblem[];
+  readonly atSlot: boolean;
+}
+
+async function checked(
   db: Database,
   actor: Actor,
   { job, feedId }: { readonly job: JobView; readonly feedId: string },
   plan: FeedPlanInput | null,
-): Promise<FieldProblem[]> {
+): Promise<Checked> {
+  const wrong = (path: string, message: string): Checked => ({
+    problems: [{ path, message }],
+    atSlot: false,
+  });
   const feed = job.device.feeds.find(({ id }) => id === feedId);
-  if (feed === undefined) return [{ path: 'feedId', message: `the device has no feed ${feedId}` }];
-  if (plan === null) return [];
+  if (feed === undefined) return wrong('feedId', `the device has no feed ${feedId}`);
+  if (plan === null) return { problems: [], atSlot: false };
   if (isSpeakerLead(feed.role))
-    return [{ path: 'feedId', message: 'a speaker’s wire is not chosen: a pop shows it' }];
+    return wrong('feedId', 'a speaker’s wire is not chosen: a pop shows it');
   if (plan.feedId !== feedId)
-    return [{ path: 'plan.feedId', message: `is not the feed ${feedId} of the address` }];
+    return wrong('plan.feedId', `is not the feed ${feedId} of the address`);
   const found = (await findPlaces(db, actor.shopId, job.vehicle.modelId)) ?? { places: [] };
   const model = seenBy(found, job);
   // A wire that is planned need not have been logged before.
@@ -86,10 +103,40 @@ async function problemsOf(
     (one) => one.source.id === plan.sourceId,
   )?.source;
   const path = 'plan.sourceId';
-  if (source === undefined)
-    return [{ path, message: `the vehicle has no source ${plan.sourceId}` }];
+  if (source === undefined) return wrong(path, `the vehicle has no source ${plan.sourceId}`);
   const reason = whyNeverTapped(source, feed.role) ?? whyFeederForbids(plan, slotsOf(model));
-  return reason === undefined ? [] : [{ path, message: reason }];
+  if (reason !== undefined) return wrong(path, reason);
+  const sources = jobSourcesOf({ job, model });
+  return {
+    problems: chainProblems(plan, { feed, source, sources }),
+    atSlot: source.kind === 'slot',
+  };
+}
+
+/** What is wrong with the wires that a lead goes on to. */
+function chainProblems(
+  { sourceId, alsoAt = [] }: FeedPlanInput,
+  of: {
+    readonly feed: FeedInput;
+    readonly source: Source;
+    readonly sources: readonly PlacedSource[];
+  },
+): FieldProblem[] {
+  const path = 'plan.alsoAt';
+  if (alsoAt.length > 0 && !mayChain(of.feed, of.source.kind === 'slot'))
+    return [
+      {
+        path,
+        message: 'only a lead that gives goes on to another wire: one that takes bridges them',
+      },
+    ];
+  return alsoAt.flatMap((id) => {
+    const next = of.sources.find(({ source }) => source.id === id)?.source;
+    if (next === undefined || !isConductor(next) || id === sourceId)
+      return [{ path, message: `${id} is no other wire that lies open` }];
+    const never = whyNeverTapped(next, of.feed.role);
+    return never === undefined ? [] : [{ path, message: never }];
+  });
 }
 
 /** What a fuse feeds that must be left alone is left alone too. */
@@ -98,37 +145,49 @@ function whyFeederForbids({ fedBy }: FeedPlanInput, slots: readonly SlotSource[]
   return feeder === undefined ? undefined : whyNeverTapped(feeder);
 }
 
-/** Whether there is any other role that it may lie on one wire with; the database lets such rows share a source. */
-function maySometimesShare(role: string): boolean {
-  return FEED_ROLES.some((other) => mayShareWire(role, other));
+/** Whether another lead of the device may meet a feed's on its source; the database lets such rows share it. */
+function mayBeShared({ device }: JobView, feedId: string, atSlot: boolean): boolean {
+  const own = device.feeds.find(({ id }) => id === feedId);
+  return device.feeds.some(
+    (other) => own !== undefined && other.id !== feedId && mayMeet(own, other, atSlot),
+  );
 }
 
-function roleIn(job: JobView, feedId: string): string {
-  return job.device.feeds.find((feed) => feed.id === feedId)?.role ?? '';
-}
-
+/**
+ * Leads that take the same may meet at a wire; every other source serves one feed only, and so does a wire of a chain.
+ *
+ * @throws Problem 422 naming the feed that has it.
+ */
 async function checkFree(
   db: Database,
-  job: JobView,
-  { feedId, sourceId }: FeedPlanInput,
+  { job, atSlot }: { readonly job: JobView; readonly atSlot: boolean },
+  { feedId, sourceId, alsoAt = [] }: FeedPlanInput,
 ): Promise<void> {
   const others = await db
-    .select({ feedId: feedPlans.feedId })
+    .select({
+      feedId: feedPlans.feedId,
+      sourceId: feedPlans.sourceId,
+      alsoAt: feedPlans.alsoAt,
+    })
     .from(feedPlans)
-    .where(
-      and(
-        eq(feedPlans.jobId, job.id),
-        eq(feedPlans.sourceId, sourceId),
-        ne(feedPlans.feedId, feedId),
-      ),
-    );
-  const taken = others.find(
-    (other) => !mayShareWire(roleIn(job, feedId), roleIn(job, other.feedId)),
-  );
-  if (taken !== undefined)
-    throw invalid([
-      { path: 'plan.sourceId', message: `a source serves one feed only: ${taken.feedId} has it` },
-    ]);
+    .where(and(eq(feedPlans.jobId, job.id), ne(feedPlans.feedId, feedId)));
+  const feedOf = (id: string): FeedInput | undefined =>
+    job.device.feeds.find((feed) => feed.id === id);
+  const own = feedOf(feedId);
+  for (const other of others) {
+    const feed = feedOf(other.feedId);
+    const meets = own !== undefined && feed !== undefined && mayMeet(own, feed, atSlot);
+    const isTaken =
+      (other.sourceId === sourceId && !meets) || other.alsoAt?.includes(sourceId) === true;
+    const isInChain = alsoAt.some((id) => [other.sourceId, ...(other.alsoAt ?? [])].includes(id));
+    if (isTaken || isInChain)
+      throw invalid([
+        {
+          path: isTaken ? 'plan.sourceId' : 'plan.alsoAt',
+          message: `a source serves one feed only: ${other.feedId} has it`,
+        },
+      ]);
+  }
 }
 
 async function withdrawProofs(

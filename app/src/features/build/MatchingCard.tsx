@@ -111,6 +111,11 @@ function Pair(props: {
           </View>
         </View>
         {to !== undefined && <Words kind="small">{detailsOf(to, props.us)}</Words>}
+        {meetingWords(to).map((words) => (
+          <Words kind="small" key={words} testID={`meets-${pair.id}`}>
+            {words}
+          </Words>
+        ))}
         {to?.signal !== undefined && (
           <Words kind="small" testID={`signal-${pair.id}`}>
             {to.signal.because}
@@ -119,6 +124,14 @@ function Pair(props: {
       </View>
     </TouchableRipple>
   );
+}
+
+/** What else meets in a lead's joint, and where it goes on to. */
+function meetingWords(to: MatchedTo | undefined): string[] {
+  return [
+    ...(to?.together === undefined ? [] : [`One joint with ${to.together.join(' and ')}.`]),
+    ...(to?.onTo === undefined ? [] : [`From there on to ${to.onTo.join(', then ')}.`]),
+  ];
 }
 
 /** What a lead does that gives something to the car; most only take. */

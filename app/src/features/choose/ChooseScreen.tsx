@@ -89,7 +89,11 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
             verdicts={verdicts}
             sources={sources}
             ranking={rankings[feed.id]}
-            onChoose={(entry) => change.setPlan(withFeedPlan(context.job, entry))}
+            onChoose={(entry) =>
+              change.setPlan(
+                withFeedPlan(context.job, entry, sources.get(entry.sourceId)?.kind === 'slot'),
+              )
+            }
           />
         ))}
       </SideBySide>

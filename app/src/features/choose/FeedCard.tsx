@@ -28,6 +28,7 @@ import {
 import { fieldProblem } from '../../sizing/fieldProblem';
 import { ROLE_WORDS } from '@lucky-thread/core/identify';
 import { FeedingFuse } from './FeedingFuse';
+import { ChainChoice, Meeting } from './Meeting';
 import { CandidateList } from './CandidateList';
 import { OrientationCard } from './OrientationCard';
 
@@ -84,6 +85,15 @@ export function FeedCard(props: FeedCardProps) {
           key={tapped.source.id}
           candidate={chosen}
           plan={tapped.plan}
+          onPlan={props.onChoose}
+        />
+      )}
+      {tapped !== undefined && <Meeting context={context} tapped={tapped} />}
+      {tapped !== undefined && isJoined(tapped) && (
+        <ChainChoice
+          tapped={tapped}
+          candidates={candidates}
+          sources={sources}
           onPlan={props.onChoose}
         />
       )}

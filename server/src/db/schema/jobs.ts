@@ -157,6 +157,8 @@ export const feedPlans = pgTable(
     feedId: text().notNull(),
     /** A source of the model, or a wire of the job; null: taken back. */
     sourceId: text(),
+    /** Wires that its lead goes on to from there, in turn. */
+    alsoAt: text().array(),
     oneWayM: doublePrecision(),
     returnPath: text().$type<'body' | 'lead'>(),
     reason: text(),
@@ -168,7 +170,7 @@ export const feedPlans = pgTable(
     ground: text().$type<'stud' | 'harness' | 'body'>(),
     /** What it is sized for where that differs from the shop's own way: shown and handed on whole. */
     sizing: jsonb().$type<SizingInput>(),
-    /** Its role is one of two that may lie on one wire. */
+    /** Another lead of the job may lie on its source. */
     shared: boolean().notNull().default(false),
     /** The change that made it what it is; null from before changes had ids. */
     commandId: uuid(),
@@ -179,7 +181,7 @@ export const feedPlans = pgTable(
       columns: [table.jobId, table.feedId],
       foreignColumns: [jobFeeds.jobId, jobFeeds.id],
     }),
-    // A source serves one feed of a job only, but for two triggers that go by the same wire's ohms.
+    // A slot serves one feed of a job only; leads that take the same may meet at a wire.
     uniqueIndex('feed_plans_by_source')
       .on(table.jobId, table.sourceId)
       .where(sql`not ${table.shared}`),

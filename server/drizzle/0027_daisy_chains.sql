@@ -1,0 +1,1 @@
+ALTER TABLE "feed_plans" ADD COLUMN "also_at" text[];
