@@ -55,7 +55,7 @@ export {
 export type { Placed, PlacedSource, SourcesOf } from './sources';
 export { foundPanel, panelInHand, seenBy, seenId, withSlot } from './seen';
 export { contactReadings, orientationAt, supplyLandmarkOf } from './supplySide';
-export { matchingListOf } from './matchingList';
+export { matchingListOf, meetingWords } from './matchingList';
 export type { ListedLead, MatchedLead, MatchedTo, MatchingList } from './matchingList';
 export { titleOf } from './titleOf';
 export { leadWords, speakerWiresOf } from './speakerWires';

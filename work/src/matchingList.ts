@@ -163,8 +163,16 @@ function speakerPartner({ source, place, proved }: SpeakerWire, end: 'plus' | 'm
   };
 }
 
+/** What else meets in a lead's joint, and where it goes on to, in sentences. */
+export function meetingWords({ together, onTo }: Pick<MatchedTo, 'together' | 'onTo'>): string[] {
+  return [
+    ...(together === undefined ? [] : [`One joint with ${together.join(' and ')}.`]),
+    ...(onTo === undefined ? [] : [`From there on to ${onTo.join(', then ')}.`]),
+  ];
+}
+
 /** The wires that a lead goes on to, each with its place. */
-export function chainOf(
+function chainOf(
   { job, model }: Pick<JobContext, 'job' | 'model'>,
   { plan }: Pick<TappedFeed, 'plan'>,
 ): string[] {

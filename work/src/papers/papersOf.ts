@@ -8,7 +8,7 @@ import { buildPlanOf } from '../buildPlan';
 import { closingValue, drainOf } from '../drain';
 import type { JobContext } from '../jobContext';
 import type { MatchedLead } from '../matchingList';
-import { matchingListOf } from '../matchingList';
+import { matchingListOf, meetingWords } from '../matchingList';
 import { restoreStepsOf } from '../restoreSteps';
 import { routeOf } from '../route';
 import type { Paper, PaperBlock, PaperKind } from './paper';
@@ -217,6 +217,7 @@ function matchingTable(pairs: readonly MatchedLead[], units: UnitSystem): PaperB
       [
         to?.joint,
         to?.side === undefined ? undefined : `supply at the ${to.side}`,
+        ...(to === undefined ? [] : meetingWords(to)),
         to?.signal?.because,
       ]
         .filter(Boolean)

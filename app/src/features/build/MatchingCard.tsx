@@ -6,6 +6,7 @@ import type {
   MatchedTo,
   MatchingList,
 } from '@lucky-thread/work';
+import { meetingWords } from '@lucky-thread/work';
 import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
@@ -111,7 +112,7 @@ function Pair(props: {
           </View>
         </View>
         {to !== undefined && <Words kind="small">{detailsOf(to, props.us)}</Words>}
-        {meetingWords(to).map((words) => (
+        {(to === undefined ? [] : meetingWords(to)).map((words) => (
           <Words kind="small" key={words} testID={`meets-${pair.id}`}>
             {words}
           </Words>
@@ -124,14 +125,6 @@ function Pair(props: {
       </View>
     </TouchableRipple>
   );
-}
-
-/** What else meets in a lead's joint, and where it goes on to. */
-function meetingWords(to: MatchedTo | undefined): string[] {
-  return [
-    ...(to?.together === undefined ? [] : [`One joint with ${to.together.join(' and ')}.`]),
-    ...(to?.onTo === undefined ? [] : [`From there on to ${to.onTo.join(', then ')}.`]),
-  ];
 }
 
 /** What a lead does that gives something to the car; most only take. */

@@ -51,6 +51,17 @@ describe('a matching list on paper', () => {
     expect(html).toContain('&#60;b&#62;Constant');
   });
 
+  it('says which leads meet in a joint, and where one goes on to', () => {
+    const pairs = LIST.pairs.map((pair) => ({
+      ...pair,
+      to: pair.to && { ...pair.to, together: ['Memory'], onTo: ['W2 RD, Column', 'W3 YE, Column'] },
+    }));
+    const page = printedList(HEAD, { ...LIST, pairs }, false);
+    expect(page).toContain(
+      'fuse tap. One joint with Memory. From there on to W2 RD, Column, then W3 YE, Column.',
+    );
+  });
+
   it('comes in feet and AWG too', () => {
     expect(printedList(HEAD, LIST, true)).toMatch(/18 AWG, 10(\.0+)? ft/);
   });

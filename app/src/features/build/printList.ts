@@ -1,4 +1,5 @@
 import type { MatchingList } from '@lucky-thread/work';
+import { meetingWords } from '@lucky-thread/work';
 import { conductorWords } from './conductorWords';
 
 /** What is printed over the list. */
@@ -21,7 +22,9 @@ export function printedList(head: ListHead, list: MatchingList, us: boolean): st
           : 'not chosen yet'
         : [to.place, to.source, to.colour ?? ''].join(' '),
       to?.side ?? '',
-      [to?.joint ?? '', to?.signal?.because ?? ''].filter(Boolean).join('. '),
+      to === undefined
+        ? ''
+        : [`${to.joint}.`, ...meetingWords(to), to.signal?.because].filter(Boolean).join(' '),
       to?.fuseA === undefined ? '' : `${to.fuseA} A`,
       to === undefined ? '' : conductorWords(to, us),
     ]),

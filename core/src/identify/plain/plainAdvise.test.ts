@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { CIRCUIT_FUNCTIONS, STITCH_PLACES, stateAt } from '../../vehicle';
 import { advise, newAdviser } from '../advise';
-import type { FindSession } from '../advise';
+import type { FindAdvice, FindSession } from '../advise';
 import type { Need } from '../need/needs';
+import type { NextAction } from '../plan/nextAction';
 import { plainAdvise } from './plainAdvise';
 
 const LEGENDS = ['BAT', 'CIG', 'IGN', 'METER', 'ILLUM', 'A/BAG', 'CTRL', 'ACC', undefined];
@@ -48,6 +49,30 @@ const sessions: fc.Arbitrary<FindSession> = fc
     until,
   }));
 
+/**
+ * What is done next, with each slot named by what is known of it: of two that are alike in that, either may come first, for
+ * sums in another order differ in their last digit.
+ */
+function apartFromTies(
+  next: NextAction,
+  { verdicts }: FindAdvice,
+  { sources }: FindSession,
+): unknown {
+  if (next.kind !== 'visit') return next;
+  const knownOf = (id: string): string => {
+    const legend = sources.find((one) => one.id === id)?.legend ?? 'none';
+    const found = verdicts.find(({ sourceId }) => sourceId === id)?.posterior.functions;
+    const chances = CIRCUIT_FUNCTIONS.map((name) => found?.[name].toFixed(6));
+    return [legend, ...chances].join(' ');
+  };
+  const { sourceIds, withLamp, ...visit } = next.visit;
+  return {
+    ...{ kind: next.kind, because: next.because, caution: next.caution, visit },
+    touched: sourceIds.map(knownOf),
+    withLamp: withLamp.map(knownOf),
+  };
+}
+
 describe('the quick advice against the plain one', () => {
   it('is the same: chances, sources found and the next visit', () => {
     // The adviser is kept over all sessions, as the worker keeps it: nothing of one may leak into the next.
@@ -56,7 +81,9 @@ describe('the quick advice against the plain one', () => {
       fc.property(sessions, (session) => {
         const plain = plainAdvise(session);
         const quick = adviser(session);
-        expect(quick.next).toEqual(plain.next);
+        expect(apartFromTies(quick.next, quick, session)).toEqual(
+          apartFromTies(plain.next, plain, session),
+        );
         expect(quick.filled).toEqual(plain.filled);
         expect(quick.tentative).toEqual(plain.tentative);
         quick.verdicts.forEach((verdict, index) => {
