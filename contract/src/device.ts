@@ -2,7 +2,7 @@ import { LEAD_FAMILIES } from '@lucky-thread/core/choose/terms';
 import type { LeadFamily } from '@lucky-thread/core/choose';
 import type { SpeakerPlace } from '@lucky-thread/core/vehicle';
 import { NEED_ROLES } from '@lucky-thread/core/identify/needs';
-import type { Need, NeedRole } from '@lucky-thread/core/identify';
+import type { NeedRole } from '@lucky-thread/core/identify';
 import { ArrayMaxSize, IsBoolean, IsIn, IsString, Length } from 'class-validator';
 import { InRange, Nested, NestedList, Optional, UniqueBy } from './rules/fields';
 import { KnownOptions } from './rules/knownOptions';
@@ -281,21 +281,4 @@ export function fittedDevice(device: CatalogueDevice, chosen: readonly string[])
     ...(fittedWith.length === 0 ? {} : { fittedWith }),
     feeds: feeds.filter(has).map(({ onlyWith: _with, onlyWithout: _without, ...feed }) => feed),
   };
-}
-
-/** The feeds of a device that a slot has to fill, as the core takes them. */
-export function needsOf(device: DeviceInput): Need[] {
-  return device.feeds.flatMap((feed) =>
-    feed.role === 'ground'
-      ? []
-      : [
-          {
-            id: feed.id,
-            role: feed.role,
-            holdsCranking: feed.holdsCranking ?? false,
-            liveInAcc: feed.liveInAcc ?? false,
-            ...(feed.speaker === undefined ? {} : { speaker: feed.speaker }),
-          },
-        ],
-  );
 }

@@ -9,7 +9,6 @@ export {
   fittedDevice,
   LEAD_DIRECTIONS,
   MOST_DEVICES,
-  needsOf,
   POLARITIES,
   SetUpInput,
   SetUpStepInput,
@@ -23,6 +22,7 @@ export type {
   LeadDirection,
   LeadPolarity,
 } from './device';
+export { needsOf } from './needsOf';
 export {
   CreateJobRequest,
   HarnessWireInput,

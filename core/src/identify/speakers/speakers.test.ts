@@ -7,8 +7,12 @@ import { PARKED, stateAt } from '../../vehicle';
 import { advise } from '../advise';
 import type { FindAdvice, FindSession } from '../advise';
 import type { Need } from '../need/needs';
+import { preparedNeedOf } from '../need/needs';
+import type { PlanInput } from '../plan/nextAction';
+import { cheapestOrder } from '../plan/orderOfVisits';
 import type { Cone, Reading } from '../reading/reading';
 import type { ProbeSource } from '../reading/source';
+import { nextPair } from './nextPair';
 
 const ON: VehicleState = { ...stateAt('run'), lamps: true };
 const LEFT: readonly Need[] = [
@@ -75,8 +79,23 @@ describe('the speakers among cut wires (common practice: 9 V, which cone, out or
     expect(next.instruction).toBe('Touch w0.');
   });
 
-  it('tries like colours first, plus on the one without the stripe', () => {
-    expect(tried(ask(BUNCH, READ))).toBe('pop w0 w1');
+  it('leaves out what is known to be fed', () => {
+    const { next } = ask(BUNCH, [volts('w4', 12.4, stateAt('off'))], { state: PARKED });
+    expect(next.kind === 'visit' && next.visit.sourceIds).not.toContain('w4');
+  });
+
+  it('reads where the car stands before what else is sought takes it elsewhere', () => {
+    const needs: readonly Need[] = [{ id: 'memory', role: 'constant' }, ...LEFT];
+    const { next } = ask(BUNCH, READ.slice(1), { needs });
+    expect(next.instruction).toBe('Touch w0.');
+    const done = ask(BUNCH, READ, { needs });
+    expect(done.next.instruction).toMatch(/^Key off/);
+  });
+
+  it('tries like colours first, plus on the one without the stripe, in the state that the car is in', () => {
+    const advice = ask(BUNCH, READ);
+    expect(tried(advice)).toBe('pop w0 w1');
+    expect(advice.next.kind === 'pair' && advice.next.state).toEqual(ON);
   });
 
   it('takes a cone that moves out for plus on plus, and one that moves in for the other way round', () => {
@@ -129,6 +148,19 @@ describe('the speakers among cut wires (common practice: 9 V, which cone, out or
     const { filled, next } = ask(BUNCH, [...live, ...dark], { needs: lamps });
     expect(filled).toEqual({ dim: 'w0' });
     expect(next.instruction).not.toMatch(/w0/);
+  });
+
+  it('tries no wire that serves something else, though it is as dead as a speaker’s', () => {
+    const { verdicts } = ask(BUNCH, READ);
+    const input: PlanInput = {
+      sources: new Map(BUNCH.map((wire) => [wire.id, wire])),
+      verdicts: new Map(verdicts.map((one) => [one.sourceId, one])),
+      needs: LEFT.map(preparedNeedOf),
+      ...{ candidates: verdicts, taped: [], classes: new Map(), until: 'role', handbook: false },
+      ...{ state: ON, cannot: [], lamp: true, order: cheapestOrder, readings: READ },
+    };
+    expect(nextPair(input, new Set()).next).toMatchObject({ plusId: 'w0', minusId: 'w1' });
+    expect(nextPair(input, new Set(['w0'])).next.instruction).not.toMatch(/w0/);
   });
 
   it('measures first where a lamp is all that told, with the key off', () => {
