@@ -74,6 +74,12 @@ export class FeedInput {
   @IsIn(POLARITIES)
   polarity?: LeadPolarity;
 
+  /** Where a lead whose polarity can be chosen is set, as the kit says, e.g. a jumper. */
+  @Optional()
+  @IsString()
+  @Length(3, 80, { message: 'say in 3 to 80 characters where it is set' })
+  setAt?: string;
+
   /** Which speaker it drives, of a speaker's lead. */
   @SpeakerOf()
   speaker?: SpeakerPlace;

@@ -54,7 +54,7 @@ it('finds lock, unlock and door in the bunch at the kick panel, and says how eac
   await visitor.touch('go-build');
   await visitor.textIs('signal-lock', /cut each/);
   await visitor.textIs('signal-unlock', /cut each/);
-  await visitor.textIs('signal-door', /Set the lead to ground/);
+  await visitor.textIs('signal-door', /Set the lead to ground: jumper/);
   expect(await seriousFaults(visitor)).toEqual([]);
 
   // What was proved becomes the model's, and the next car of it starts from that.

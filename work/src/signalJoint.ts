@@ -34,7 +34,7 @@ export function signalJointOf(
     readings,
   );
   return joinSignal(
-    { direction: directionOf(feed), polarity: polarityOf(feed) },
+    { direction: directionOf(feed), polarity: polarityOf(feed), setAt: feed.setAt },
     { function: verdict.leading, worked: workedBy(verdict, feed.role) },
   );
 }

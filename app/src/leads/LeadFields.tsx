@@ -58,6 +58,7 @@ export function LeadFields({ lead, index, problemOf, onLead }: LeadFieldsProps) 
         feed={lead}
         index={index}
         leftOffProblem={problemOf('leftOff')}
+        setAtProblem={problemOf('setAt')}
         outputProblem={problemOf('outputV')}
         onFeed={onLead}
       />

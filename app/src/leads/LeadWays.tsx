@@ -13,6 +13,7 @@ export function LeadWays(props: {
   readonly feed: FeedInput;
   readonly index: number;
   readonly leftOffProblem: string | undefined;
+  readonly setAtProblem: string | undefined;
   readonly outputProblem: string | undefined;
   readonly onFeed: (feed: FeedInput) => void;
 }) {
@@ -29,6 +30,16 @@ export function LeadWays(props: {
           options={POLARITIES.map((one) => ({ value: one, label: POLARITY_WORDS[one] }))}
           value={feed.polarity ?? 'plus'}
           onChange={(polarity) => put({ polarity })}
+        />
+      )}
+      {isTrigger(feed.role) && feed.polarity === 'set' && (
+        <Field
+          label="Where it is set"
+          hint="A jumper, a switch, a step of its set-up: as the kit says"
+          testID={`set-at-${index}`}
+          value={feed.setAt ?? ''}
+          problem={props.setAtProblem}
+          onChange={(setAt) => onFeed(withSetAt(feed, setAt))}
         />
       )}
       <Toggle
@@ -78,6 +89,12 @@ export function LeadWays(props: {
       )}
     </View>
   );
+}
+
+/** A feed that says where its polarity is set; nothing where the words are wiped out. */
+function withSetAt(feed: FeedInput, words: string): FeedInput {
+  const { setAt: _before, ...rest } = feed;
+  return words === '' ? rest : { ...rest, setAt: words };
 }
 
 /** A feed with other words on what is missing without it; none where they are wiped out. */

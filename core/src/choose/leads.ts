@@ -270,6 +270,16 @@ export const LEADS: Record<LeadFamily, readonly Lead[]> = {
       when: 'hood open',
       unused: 'It must be connected: it keeps the engine from starting with hands in it.',
     }),
+    lead({
+      colour: 'BU',
+      words: 'blue',
+      role: 'ground while running',
+      sign: '−',
+      direction: 'out',
+      when: 'while it runs by remote',
+      unused:
+        'Where the key has a chip it wakes the bypass module, by that module’s own guide; otherwise cap it.',
+    }),
   ],
   camera: [
     lead({

@@ -49,3 +49,12 @@ it('goes by the readings where the function leaves it open', () => {
   const set = joinSignal({ direction: 'in', polarity: 'set' }, { ...door, worked: 'plus' });
   expect(set).toMatchObject({ by: 'setting', set: 'plus' });
 });
+
+it('says where a lead is set, and who knows it where the kit’s entry does not', () => {
+  const wire = { function: 'doorSwitch', worked: 'ground' } as const;
+  const lead = { direction: 'in', polarity: 'set' } as const;
+  expect(joinSignal({ ...lead, setAt: 'jumper J2' }, wire)?.because).toBe(
+    'Set the lead to ground: jumper J2.',
+  );
+  expect(joinSignal(lead, wire)?.because).toMatch(/ground: where, says the guide in the box/);
+});

@@ -7,6 +7,8 @@ export interface SignalLead {
   readonly direction: 'in' | 'out';
   /** What it takes or gives; `set`: whichever it is set to. */
   readonly polarity: 'plus' | 'ground' | 'set';
+  /** Where it is set, as the kit says; left out: the guide in the box knows. */
+  readonly setAt?: string | undefined;
 }
 
 /** How a lead meets a wire. */
@@ -73,7 +75,11 @@ export function joinSignal(
         }
       : undefined;
   if (lead.polarity === 'set')
-    return { by: 'setting', set: worked, because: `Set the lead to ${WORDS[worked]}.` };
+    return {
+      by: 'setting',
+      set: worked,
+      because: `Set the lead to ${WORDS[worked]}: ${lead.setAt ?? 'where, says the guide in the box'}.`,
+    };
   if (lead.polarity === worked)
     return { by: 'itself', because: `Both want ${WORDS[worked]}: joined as they are.` };
   return { by: 'relays', ...turnedRound(lead, worked) };

@@ -8,6 +8,10 @@ export const STARTER_OPTIONS: Options = [
     ...{ id: 'byData', name: 'Doors and engine speed come by a data module' },
     says: 'The module’s own guide says where it joins; no wire is looked for.',
   },
+  {
+    ...{ id: 'bypass', name: 'The key has a chip' },
+    says: 'A bypass module made for the car, by its own guide: the starter’s ground-while-running lead wakes it. No key is hidden in the car.',
+  },
   { id: 'noLocks', name: 'The door locks stay as they are' },
 ];
 

@@ -127,7 +127,8 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
             leftOff: 'Fit the kit’s own pin switch under the hood: never without one.',
           }),
           signal('door', 'Door switch', 'door', {
-            ...{ polarity: 'set', optional: true, onlyWithout: 'byData' },
+            ...{ polarity: 'set', setAt: 'jumper beside the sensor plug' },
+            ...{ optional: true, onlyWithout: 'byData' },
             leftOff: 'An opened door does not stop the engine.',
           }),
           ...(['lock', 'unlock'] as const).map((id) =>
@@ -155,7 +156,9 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
           ...{ currentA: 0.25, polarity: 'ground', direction: 'out' },
         }),
       ),
-      signal('door', 'Door switch', 'door', { polarity: 'set', optional: true }),
+      signal('door', 'Door switch', 'door', {
+        ...{ polarity: 'set', setAt: 'jumper on its board', optional: true },
+      }),
     ],
   ),
   entry(
@@ -165,7 +168,10 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
     [
       { id: 'memory', name: 'Constant', role: 'constant', currentA: 1, standbyA: 0.02 },
       { id: 'switched', name: 'Ignition', role: 'switched', currentA: 0.1, holdsCranking: true },
-      signal('door', 'Door switch', 'door', { polarity: 'set' }),
+      signal('door', 'Door switch', 'door', {
+        polarity: 'set',
+        setAt: 'small switch under its lid',
+      }),
       signal('hood', 'Hood switch', 'hood', { polarity: 'ground', optional: true }),
       signal('left', 'Turn signal, left', 'turnLeft', {
         ...{ currentA: 4, polarity: 'plus', direction: 'out' },
@@ -173,8 +179,12 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
       signal('right', 'Turn signal, right', 'turnRight', {
         ...{ currentA: 4, polarity: 'plus', direction: 'out' },
       }),
-      signal('lock', 'Lock', 'lock', { polarity: 'set', optional: true }),
-      signal('unlock', 'Unlock', 'unlock', { polarity: 'set', optional: true }),
+      signal('lock', 'Lock', 'lock', {
+        ...{ polarity: 'set', setAt: 'small switch under its lid', optional: true },
+      }),
+      signal('unlock', 'Unlock', 'unlock', {
+        ...{ polarity: 'set', setAt: 'small switch under its lid', optional: true },
+      }),
     ],
   ),
   withSetUp(
@@ -232,7 +242,9 @@ export const DEVICE_CATALOGUE: readonly CatalogueEntry[] = [
       { id: 'main', name: 'Compressor', role: 'constant', currentA: 30, leadColour: 'red' },
       { id: 'switched', name: 'Ignition', role: 'switched', currentA: 0.2 },
       signal('speed', 'Speed', 'speed', { optional: true }),
-      signal('door', 'Door switch', 'door', { polarity: 'set', optional: true }),
+      signal('door', 'Door switch', 'door', {
+        ...{ polarity: 'set', setAt: 'jumper on its board', optional: true },
+      }),
     ],
   ),
   entry(

@@ -40,7 +40,7 @@ export const JOB_COLUMNS = {
       'currentA', f.current_a, 'inrushA', f.inrush_a, 'inrushS', f.inrush_s, 'standbyA', f.standby_a,
       'leadColour', f.lead_colour, 'holdsCranking', f.holds_cranking, 'liveInAcc', f.live_in_acc,
       'polarity', f.polarity, 'optional', f.optional, 'direction', f.direction, 'leftOff', f.left_off,
-      'outputV', f.output_v, 'speaker', f.speaker))
+      'outputV', f.output_v, 'speaker', f.speaker, 'setAt', f.set_at))
       order by f.position), '[]')
     from job_feeds f where f.job_id = ${jobs.id})`,
   plan: sql<FeedPlanInput[]>`(

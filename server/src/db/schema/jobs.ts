@@ -134,6 +134,7 @@ export const jobFeeds = pgTable(
     holdsCranking: boolean(),
     liveInAcc: boolean(),
     polarity: text().$type<LeadPolarity>(),
+    setAt: text(),
     optional: boolean(),
     direction: text().$type<LeadDirection>(),
     leftOff: text(),

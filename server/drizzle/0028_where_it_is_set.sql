@@ -1,0 +1,1 @@
+ALTER TABLE "job_feeds" ADD COLUMN "set_at" text;
