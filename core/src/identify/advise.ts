@@ -5,6 +5,7 @@ import type { Reckoner } from './reckoner';
 import { fastReckoner } from './reckoner';
 import type { Need } from './need/needs';
 import type { NextAction } from './plan/nextAction';
+import { bySource } from './belief/pairEvidence';
 import { nextPlan } from './plan/nextPlan';
 import type { Reading } from './reading/reading';
 import { assertReadingValue } from './reading/reading';
@@ -86,22 +87,16 @@ const NO_READINGS: readonly Reading[] = [];
 /** The advice on a session by a given reckoner. */
 export function adviseBy(reckoner: Reckoner, session: FindSession): FindAdvice {
   const ids = new Set(session.sources.map((source) => source.id));
-  const bySource = new Map<string, Reading[]>();
   for (const reading of session.readings) {
     for (const id of [reading.sourceId, reading.otherId])
       if (id !== undefined && !ids.has(id))
         throw new RangeError(`Reading ${reading.id} is at ${id}, which is no source`);
     assertReadingValue(reading.value);
-    for (const id of [reading.sourceId, reading.otherId]) {
-      if (id === undefined) continue;
-      const own = bySource.get(id);
-      if (own === undefined) bySource.set(id, [reading]);
-      else own.push(reading);
-    }
   }
+  const ownOf = bySource(session.readings);
   const beliefOf = reckoner.beliefsIn(session.sources);
   const verdicts = session.sources.map((source) => {
-    const own = bySource.get(source.id) ?? NO_READINGS;
+    const own = ownOf.get(source.id) ?? NO_READINGS;
     const belief = beliefOf(source);
     return reckoner.keep({ source, belief, own }, () =>
       judge(source, own, { ...reckoner, belief }),

@@ -57,6 +57,19 @@ export function poppedAs(wireId: string, own: readonly Reading[]): Popped | unde
   return { speaker, end: isPlus ? 'plus' : 'minus', proved: cone !== 'unseen' };
 }
 
+/** Readings by the source that they were taken at; one between two wires is at both. */
+export function bySource(readings: readonly Reading[]): Map<string, Reading[]> {
+  const all = new Map<string, Reading[]>();
+  for (const reading of readings)
+    for (const id of [reading.sourceId, reading.otherId]) {
+      if (id === undefined) continue;
+      const own = all.get(id);
+      if (own === undefined) all.set(id, [reading]);
+      else own.push(reading);
+    }
+  return all;
+}
+
 /** Readings at a wire, those between it and another whichever was named first. */
 export function isAt(wireId: string, { sourceId, otherId }: Reading): boolean {
   return sourceId === wireId || otherId === wireId;

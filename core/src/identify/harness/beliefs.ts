@@ -1,6 +1,6 @@
 import type { Posterior } from '../belief/posterior';
 import { posterior } from '../belief/posterior';
-import type { Reading } from '../reading/reading';
+import { bySource } from '../belief/pairEvidence';
 import { sourcePrior } from '../belief/sourcePrior';
 import type { BeliefCache } from '../belief/beliefCache';
 import { CAPACITY, ROLE_BY_HYPOTHESIS, WIRE_ROLES } from './roles';
@@ -28,7 +28,7 @@ const ROUNDS = 40;
 
 /** What each wire of a bunch is: Bayes' rule wire by wire, then balanced so that no role has too many or too few wires. */
 export function beliefsOf(session: HarnessSession, cache: BeliefCache): WireBelief[] {
-  const own = groupByWire(session.readings);
+  const own = bySource(session.readings);
   const prior = sourcePrior({ legend: undefined, logged: undefined, kind: 'wire' });
   const rows = session.wires.map((wire) => {
     const given = posterior(prior, own.get(wire.id) ?? [], cache);
@@ -52,18 +52,6 @@ export function beliefsOf(session: HarnessSession, cache: BeliefCache): WireBeli
       certainty: together[best] ?? 0,
     };
   });
-}
-
-function groupByWire(readings: readonly Reading[]): Map<string, Reading[]> {
-  const own = new Map<string, Reading[]>();
-  for (const reading of readings)
-    for (const id of [reading.sourceId, reading.otherId]) {
-      if (id === undefined) continue;
-      const list = own.get(id);
-      if (list === undefined) own.set(id, [reading]);
-      else list.push(reading);
-    }
-  return own;
 }
 
 function rolesOf(given: Posterior, wire: HarnessWire, family: HarnessFamily): number[] {

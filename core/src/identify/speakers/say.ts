@@ -36,6 +36,21 @@ export function sayToRead(wireIds: readonly string[], input: PlanInput): NextAct
   };
 }
 
+/** Speakers that two pairs were said to be: one of them is another, or hangs beside it. */
+function namedTwice({ readings, wires }: HarnessSession): string[] {
+  const nameOf = (id: string): string => wires.find((one) => one.id === id)?.name ?? id;
+  const pairs = shownPairs(readings, wires);
+  const speakers = [...new Set(pairs.flatMap(({ speaker }) => speaker ?? []))];
+  return speakers.flatMap((speaker) => {
+    const own = pairs.filter((one) => one.speaker === speaker);
+    if (own.length < 2) return [];
+    const named = own.map(({ plusId, minusId }) => `${nameOf(plusId)} with ${nameOf(minusId)}`);
+    return [
+      `${raised(speaker)} was heard on ${listed(named)}: withdraw the pop that was another speaker, unless two hang there.`,
+    ];
+  });
+}
+
 /** What is said when no pair is left that is worth a try. */
 export function sayAnswered(
   open: readonly Need[],
@@ -54,6 +69,7 @@ export function sayAnswered(
     (one) => one.speaker === undefined,
   );
   const said = [
+    ...namedTwice(session),
     `${raised(listed(speakers.length > 0 ? speakers : ['the speaker']))}: no pair left that answers.`,
     ...(unnamed.length === 0
       ? []

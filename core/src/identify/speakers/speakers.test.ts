@@ -137,6 +137,21 @@ describe('the speakers among cut wires (common practice: 9 V, which cone, out or
     expect(next.instruction).toMatch(/^Front left: no pair left that answers/);
   });
 
+  it('says so where two pairs were called the same speaker', () => {
+    const twice = [pop('w0', 'w1', 'out', 'front left'), pop('w2', 'w3', 'out', 'front left')];
+    const right: readonly Need[] = [
+      ...LEFT,
+      { id: 'right +', role: 'speakerPlus', speaker: 'front right' },
+    ];
+    const { next } = ask(BUNCH, [...READ, ...twice], { needs: right });
+    expect(next).toMatchObject({ kind: 'exhausted', needIds: ['right +'] });
+    expect(next.instruction).toMatch(
+      /^Front left was heard on w0 with w1 and w2 with w3: withdraw/,
+    );
+    const once = ask(BUNCH, [...READ, ...twice.slice(0, 1)], { needs: right });
+    expect(once.next.instruction).not.toMatch(/was heard on/);
+  });
+
   it('touches no 9 V to what is live, to what may be data, or to what serves something else', () => {
     const bus = READ.map((one) => (one.sourceId === 'w0' ? volts('w0', 2.5) : one));
     // A ghost or a bus: an ohmmeter with the key off harms neither, 9 V might.
