@@ -93,6 +93,11 @@ async function phone(base: string, folder: string): Promise<void> {
     await visitor.go('/tools/battery');
     await visitor.see('charge-chart');
     await shot('battery');
+    await startJob(visitor, 'Drover', 'Video head unit', ['cutPlug']);
+    await visitor.touch('lay-open-harness');
+    await visitor.touch('lay-open-kick-plug');
+    while (!(await visitor.has('selected-pair'))) await followPlan(visitor, 1);
+    await shot('pair');
     await visitor.go('/shop');
     await visitor.touch('theme-night');
     await visitor.go(`/jobs/${jobId}/find`);
@@ -160,9 +165,6 @@ async function wide(base: string, folder: string): Promise<void> {
     await followHarnessPlan(visitor);
     await visitor.top();
     await shot('harness');
-    await visitor.go('/');
-    await visitor.see('job-pane');
-    await shot('jobs');
     await visitor.go('/vehicles');
     await visitor.touch('model-Fairway');
     await visitor.see('body-plan');

@@ -113,7 +113,7 @@ function NextButtons(props: NextDockProps & { readonly next: NextAction }) {
     case 'visit':
       return <VisitButtons {...props} visit={next.visit} />;
     case 'pair':
-      return <PairButton {...props} pair={next} />;
+      return <PairButtons {...props} pair={next} />;
   }
 }
 
@@ -145,21 +145,31 @@ function VisitButtons(
   );
 }
 
-/** Two wires are measured against each other with the key off. */
-function PairButton({
-  pair,
-  state: now,
-  onArrived,
-}: NextDockProps & { readonly pair: Extract<NextAction, { kind: 'pair' }> }) {
-  const { state, plusId } = pair;
-  if (stateId(now) === stateId(state)) return null;
+/** Two wires are measured against each other with the key off; whoever knows that the car has no more speakers need not try on. */
+function PairButtons(
+  props: NextDockProps & { readonly pair: Extract<NextAction, { kind: 'pair' }> },
+) {
+  const { state, plusId, needIds } = props.pair;
+  const isThere = stateId(props.state) === stateId(state);
   return (
-    <ActionButton
-      kind="next"
-      label={`It is: ${PLACE_WORDS[placeOf(state)]}`}
-      testID="arrived"
-      onPress={() => onArrived({ state, sourceIds: [plusId] })}
-    />
+    <>
+      {!isThere && (
+        <ActionButton
+          kind="next"
+          label={`It is: ${PLACE_WORDS[placeOf(state)]}`}
+          testID="arrived"
+          onPress={() => props.onArrived({ state, sourceIds: [plusId] })}
+        />
+      )}
+      {props.found > 0 && needIds.every((id) => props.spare.has(id)) && (
+        <ActionButton
+          kind="quiet"
+          label="The car has no more speakers: go on"
+          testID="no-more-speakers"
+          onPress={props.onFilled}
+        />
+      )}
+    </>
   );
 }
 

@@ -29,21 +29,31 @@ beforeEach(() => {
 
 const RUN = stateAt('run');
 const POP: Extract<NextAction, { kind: 'pair' }> = {
-  ...{ kind: 'pair', by: 'pop', plusId: 'harness/W1', minusId: 'harness/W2', state: RUN },
+  ...{
+    kind: 'pair',
+    needIds: ['rl+'],
+    by: 'pop',
+    plusId: 'harness/W1',
+    minusId: 'harness/W2',
+    state: RUN,
+  },
   ...{ seconds: 5, instruction: 'Touch 9 V across W1 (+) and W2 (−), and listen.' },
   ...{ because: 'A speaker pops.', caution: 'A blink, not longer.' },
 };
 const OHMS: typeof POP = { ...POP, by: 'ohms', state: stateAt('off') };
 
-function dock(next: NextAction, state = RUN): Arrival[] {
+function dock(
+  next: NextAction,
+  { state = RUN, found = 0, spare = '', went = [] as string[] } = {},
+): Arrival[] {
   const arrivals: Arrival[] = [];
   renderInApp(
     <NextDock
-      {...{ next, state, thinking: false, deferred: [], clip: 'ground', found: 0 }}
+      {...{ next, state, thinking: false, deferred: [], clip: 'ground', found }}
       onArrived={(at) => arrivals.push(at)}
       onDefer={() => undefined}
-      onFilled={() => undefined}
-      spare={new Set()}
+      onFilled={() => went.push('on')}
+      spare={new Set([spare])}
       nameOf={(id) => id}
       lookUp={() => <Words>none</Words>}
     />,
@@ -58,6 +68,16 @@ describe('two wires to be tried together', () => {
     expect(screen.getByText('A speaker pops.')).toBeTruthy();
     expect(screen.getByText('A blink, not longer.')).toBeTruthy();
     expect(screen.queryByTestId('arrived')).toBeNull();
+  });
+
+  it('need not all be tried where the car has no more speakers, and nothing else is missing', () => {
+    const went: string[] = [];
+    dock(POP, { found: 3, spare: 'rl+', went });
+    fireEvent.press(screen.getByTestId('no-more-speakers'));
+    expect(went).toEqual(['on']);
+    screen.unmount();
+    dock(POP, { found: 3, spare: 'another' });
+    expect(screen.queryByTestId('no-more-speakers')).toBeNull();
   });
 
   it('are measured with the key off: the way there is a button of its own', () => {

@@ -80,6 +80,8 @@ export type NextAction =
   | {
       /** Try two cut wires together, for the leads of one speaker. */
       readonly kind: 'pair';
+      /** Speakers' leads that it is tried for. */
+      readonly needIds: readonly string[];
       /** With 9 V, plus on the first, or with the ohmmeter. */
       readonly by: 'pop' | 'ohms';
       readonly plusId: string;

@@ -11,7 +11,7 @@ import { fills } from '../need/fills';
 import type { PreparedNeed } from '../need/needs';
 import type { Plan, PlanInput } from '../plan/nextAction';
 import type { ProbeSource } from '../reading/source';
-import { sayAnswered, sayToRead } from './say';
+import { namedTwice, sayAnswered, sayToRead } from './say';
 import { wiresToRead } from './wiresToRead';
 
 /**
@@ -45,7 +45,11 @@ export function nextPair(input: PlanInput, taken: ReadonlySet<string>): Plan {
     };
   const nameOf = (id: string): string => input.sources.get(id)?.name ?? id;
   const state = pair.by === 'pop' || input.state.key === 'off' ? input.state : stateAt('off');
-  return { filled, pursued, next: { kind: 'pair', ...pair, state, ...sayPair(pair, nameOf) } };
+  const needIds = open.map(({ id }) => id);
+  const said = sayPair(pair, nameOf);
+  // Whoever called two pairs the same hears of it at once, not after every other pair was tried.
+  const because = [...namedTwice(session), said.because].join(' ');
+  return { filled, pursued, next: { kind: 'pair', needIds, ...pair, state, ...said, because } };
 }
 
 /**

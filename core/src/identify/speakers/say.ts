@@ -37,7 +37,7 @@ export function sayToRead(wireIds: readonly string[], input: PlanInput): NextAct
 }
 
 /** Speakers that two pairs were said to be: one of them is another, or hangs beside it. */
-function namedTwice({ readings, wires }: HarnessSession): string[] {
+export function namedTwice({ readings, wires }: HarnessSession): string[] {
   const nameOf = (id: string): string => wires.find((one) => one.id === id)?.name ?? id;
   const pairs = shownPairs(readings, wires);
   const speakers = [...new Set(pairs.flatMap(({ speaker }) => speaker ?? []))];

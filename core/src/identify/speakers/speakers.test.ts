@@ -148,6 +148,11 @@ describe('the speakers among cut wires (common practice: 9 V, which cone, out or
     expect(next.instruction).toMatch(
       /^Front left was heard on w0 with w1 and w2 with w3: withdraw/,
     );
+    const more = cutWires('BU', 'BU/BK', 'GN', 'WH', 'YE', 'RD', 'BK', 'VT', 'VT/BK');
+    const read = [...READ, volts('w7', 0), volts('w8', 0)];
+    const early = ask(more, [...read, ...twice], { needs: right });
+    expect(early.next).toMatchObject({ kind: 'pair', plusId: 'w7' });
+    expect(early.next.kind === 'pair' && early.next.because).toMatch(/^Front left was heard on/);
     const once = ask(BUNCH, [...READ, ...twice.slice(0, 1)], { needs: right });
     expect(once.next.instruction).not.toMatch(/was heard on/);
   });
