@@ -169,7 +169,8 @@ describe('the leads of a job', () => {
           expect(laid.cost).toBeCloseTo(best, 6);
         },
       ),
-      { numRuns: 60 },
+      // Found by chance once: the leads part behind the spot where each by itself would leave the other.
+      { numRuns: 60, examples: [['buggy', [0, 59], 11, 'quick']] },
     );
   });
 

@@ -54,7 +54,8 @@ const MOST_ROUNDS = 8;
 
 /**
  * Lays all leads of a job: each by the cheapest path beside the others, since trim that is off for one is off for all. Begun once in
- * each order of the leads’ lengths and from the trunk that the longest shares, then laid anew one by one until nothing gets cheaper.
+ * each order of the leads’ lengths and from the best trunk that all share, then laid anew one by one until nothing gets cheaper. Of two
+ * leads from one device that is the cheapest way there is.
  */
 export function routeLeads(
   body: BodyGraph,
@@ -66,12 +67,16 @@ export function routeLeads(
   const reachable = leads.filter((lead) => !unreachable.includes(lead.id));
   const wayOf = (lead: LeadToLay): number => lengthOf(pathOf(body, lead, aim, new Set()) ?? []);
   const byLength = [...reachable].sort((a, b) => wayOf(b) - wayOf(a) || a.id.localeCompare(b.id));
-  const starts = [
+  const orders = [
     byLength,
     [...byLength].reverse(),
     ...byLength.map((one) => [one, ...byLength.filter((other) => other !== one)]),
   ];
-  const laid = starts.map((order) => untilSteady(body, order, aim));
+  const starts = [
+    ...orders.map((order) => ({ order, paths: layInOrder(body, order, aim) })),
+    ...bestFork(body, byLength, aim),
+  ];
+  const laid = starts.map((start) => untilSteady(body, start, aim));
   const best = laid.reduce(
     (least, one) => (one.cost < least.cost - 1e-9 ? one : least),
     laid[0] ?? EMPTY,
@@ -106,12 +111,55 @@ interface SteadyRoute {
 
 const EMPTY: SteadyRoute = { paths: new Map(), cost: 0 };
 
-function untilSteady(body: BodyGraph, order: readonly LeadToLay[], aim: RouteAim): SteadyRoute {
+/** A first way for every lead, and the order in which they are laid anew. */
+interface Start {
+  readonly order: readonly LeadToLay[];
+  readonly paths: ReadonlyMap<string, readonly Passage[]>;
+}
+
+/** Each lead beside those before it; `trunk` lies already and is every lead’s beginning. */
+function layInOrder(
+  body: BodyGraph,
+  order: readonly LeadToLay[],
+  aim: RouteAim,
+  trunk: readonly Passage[] = [],
+): Map<string, readonly Passage[]> {
   const paths = new Map<string, readonly Passage[]>();
+  const open = new Set(trunk.map(({ id }) => id));
   for (const lead of order) {
-    const open = new Set([...paths.values()].flat().map((one) => one.id));
-    paths.set(lead.id, pathOf(body, lead, aim, open) ?? []);
+    const path = pathOf(body, lead, aim, open) ?? [];
+    paths.set(lead.id, [...trunk, ...path]);
+    for (const { id } of path) open.add(id);
   }
+  return paths;
+}
+
+/**
+ * Leads from one device run together to a fork and part there: the fork that makes them cheapest. Two that part never meet again to
+ * any gain, so that for two leads no other way can be cheaper.
+ */
+function bestFork(body: BodyGraph, order: readonly LeadToLay[], aim: RouteAim): Start[] {
+  const [first, ...others] = order;
+  if (first === undefined || others.length === 0) return [];
+  if (others.some(({ from }) => from !== first.from)) return [];
+  let best: (Start & { readonly cost: number }) | undefined;
+  for (const fork of body.spots.keys()) {
+    const trunk = shortestPath(
+      body.passages,
+      { from: first.from, to: fork },
+      (one) => order.length * ownCost(one, aim) + openCost(one, aim),
+    );
+    if (trunk === undefined) continue;
+    const parted = order.map((lead) => ({ ...lead, from: fork }));
+    const paths = layInOrder(body, parted, aim, trunk.passages);
+    const cost = routeCost([...paths.values()], aim);
+    if (cost < (best?.cost ?? Infinity) - 1e-9) best = { order, paths, cost };
+  }
+  return best === undefined ? [] : [best];
+}
+
+function untilSteady(body: BodyGraph, { order, ...from }: Start, aim: RouteAim): SteadyRoute {
+  const paths = new Map(from.paths);
   let cost = routeCost([...paths.values()], aim);
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     for (const lead of order) {
