@@ -120,3 +120,54 @@ describe('the plan with a handbook at hand', () => {
     expect(next.kind).toBe('visit');
   });
 });
+
+describe('a slot whose readings speak against its print', () => {
+  /** A clock or radio memory that is dead with the key off and holds through cranking: another circuit's print. */
+  const HELD: readonly (readonly [StitchPlace, number])[] = [
+    ['off', 0.01],
+    ['acc', 0.02],
+    ['run', 12.2],
+    ['crank', 10.4],
+    ['engine', 14.1],
+  ];
+  const held = (source: ProbeSource, handbook = false) => {
+    const readings = volts(source.id, HELD);
+    const needs = [{ ...SUPPLY, holdsCranking: true }];
+    return advise({ sources: [source], readings, state: stateAt('run'), needs, handbook });
+  };
+
+  it('does not serve by what it prints, though one that prints nothing and is no safer may', () => {
+    const printed = held(slot('F1', 'CIG LTR'));
+    const silent = advise(session([slot('F1', undefined)], false));
+    const danger = (advice: typeof printed): number => advice.verdicts[0]?.posterior.critical ?? 0;
+    expect(danger(printed)).toBeGreaterThan(0.1);
+    expect(danger(printed)).toBeLessThan(0.42);
+    expect(printed.filled).toEqual({});
+    expect(printed.next.kind).toBe('exhausted');
+    expect(danger(silent)).toBeGreaterThan(0.1);
+    expect(silent.filled).toEqual({ supply: 'F1' });
+  });
+
+  it('serves once the handbook has cleared it, which is asked for', () => {
+    const asked = held(slot('F1', 'CIG LTR'), true);
+    expect(asked.next).toMatchObject({ kind: 'handbook', sourceId: 'F1' });
+    const cleared = held(slot('F1', 'CIG LTR', 'Instrument cluster'), true);
+    expect(cleared.filled).toEqual({ supply: 'F1' });
+  });
+
+  it('is all the same where its print fits', () => {
+    expect(held(slot('F1', 'METER')).filled).toEqual({ supply: 'F1' });
+  });
+});
+
+it('begins anew with what the handbook has named, rather than go on with a print that is one touch ahead', () => {
+  const ahead = (handbook: string | undefined) =>
+    advise({
+      sources: [slot('F1', 'BATT'), slot('F2', 'BATT', handbook)],
+      readings: volts('F1', [['off', 12.4]]),
+      state: stateAt('off'),
+      needs: [{ id: 'memory', role: 'constant' }],
+    }).tentative;
+  expect(ahead(undefined)).toEqual({ memory: 'F1' });
+  expect(ahead('Battery feed')).toEqual({ memory: 'F2' });
+});

@@ -91,4 +91,37 @@ describe('a dead touch that may have missed', () => {
     const verdict = judge(slot('WIPER'), [dark as Reading, ...volts]);
     expect(verdict.status).toBe('contradicted');
   });
+
+  // With the key on a door tells no fuse apart: what was missed with it open is touched again with it shut.
+  it('is touched again in the state the car is in by then, and no third time', () => {
+    const crank = stateAt('crank');
+    const [open, shut] = (['open', 'closed'] as const).map((driverDoor) => ({
+      ...crank,
+      driverDoor,
+    }));
+    const touches = (states: readonly (typeof crank | undefined)[]): Reading[] => [
+      ...lamp([
+        ['run', 'lit'],
+        ['off', 'dark'],
+        ['off', 'dark'],
+      ]),
+      ...states.map((state = crank, at): Reading => ({
+        ...{ id: `crank ${at}`, sourceId: 'F1', contact: undefined, state },
+        value: { kind: 'glow', glow: at === 0 ? 'dark' : 'lit' },
+      })),
+    ];
+    const plan = (states: readonly (typeof crank | undefined)[]) =>
+      advise({
+        sources: [slot('METER')],
+        readings: touches(states),
+        state: stateAt('off'),
+        needs: [{ ...SUPPLY, holdsCranking: true }],
+      });
+    expect(plan([open]).next).toMatchObject({ kind: 'visit', visit: { place: 'crank' } });
+    expect(plan([open, shut]).next).toMatchObject({ kind: 'visit', visit: { place: 'crank' } });
+    expect(plan([open, shut, shut])).toMatchObject({
+      filled: { supply: 'F1' },
+      next: { kind: 'filled' },
+    });
+  });
 });

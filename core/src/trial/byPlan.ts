@@ -1,5 +1,5 @@
 import type { FindAdvice, Need } from '../identify';
-import { advise } from '../identify';
+import { newAdviser } from '../identify';
 import type { TrialCar } from './trialCar';
 
 /** More visits than any session needs; reaching it is a fault of the plan. */
@@ -14,8 +14,9 @@ export function* planSteps(
   car: TrialCar,
   needs: readonly Need[],
 ): Generator<FindAdvice, FindAdvice, void> {
+  const adviseOn = newAdviser();
   for (let visits = 0; visits < MOST_VISITS; visits += 1) {
-    const advice = advise({
+    const advice = adviseOn({
       sources: car.sources,
       readings: car.readings,
       state: car.state(),

@@ -1,7 +1,7 @@
 import type { BenchSupply, BenchWire } from '../bench';
 import { benchCar, meterShows, seededRandom } from '../bench';
 import type { FindAdvice, Need, NeedRole, ProbeSource, Reading } from '../identify';
-import { advise, soughtBy } from '../identify';
+import { newAdviser, soughtBy } from '../identify';
 import type { VehicleState } from '../vehicle';
 import { PARKED } from '../vehicle';
 
@@ -49,7 +49,8 @@ export function searchBunch(
   const readings: Reading[] = [];
   const states: VehicleState[] = [];
   let state: VehicleState = PARKED;
-  let advice = advise({ sources, readings, state, needs: [need] });
+  const adviseOn = newAdviser();
+  let advice = adviseOn({ sources, readings, state, needs: [need] });
   for (let visit = 0; visit < MOST_VISITS && advice.next.kind === 'visit'; visit += 1) {
     ({ state } = advice.next.visit);
     states.push(state);
@@ -61,7 +62,7 @@ export function searchBunch(
         state,
         value: meterShows(car, { pointId: sourceId, state }, random),
       });
-    advice = advise({ sources, readings, state, needs: [need] });
+    advice = adviseOn({ sources, readings, state, needs: [need] });
   }
   return { advice, states };
 }

@@ -1,6 +1,6 @@
 import type { VehicleState } from '../../vehicle';
-import { stateId } from '../../vehicle';
-import { hiddenCircuits } from '../legend/hiddenCircuits';
+import { placeOf, stateId } from '../../vehicle';
+import { panelPrints } from '../legend/panelPrints';
 import type { PerLevel } from '../circuit/levels';
 import { LEVELS, likelihoods } from '../circuit/levels';
 import type { Reading } from '../reading/reading';
@@ -16,6 +16,8 @@ import { canHaveLegend } from '../reading/source';
 export interface BeliefCache {
   /** A state's id, see `stateId`. */
   readonly idOf: (state: VehicleState) => string;
+  /** Alike for states of one place that no circuit of a slot tells apart. */
+  readonly slotIdOf: (state: VehicleState) => string;
   /** The entry of `LEVEL_ROWS` that each hypothesis expects in a state. */
   readonly rowsFor: (id: string, state: VehicleState) => Uint8Array;
   /** A reading's likelihoods by level, scaled so that the largest is 1. */
@@ -31,18 +33,25 @@ export interface BeliefCache {
 /** Fresh, with nothing worked out. They grow with the different states, legends and voltages seen, no further than a panel's worth. */
 export function newBeliefCache(): BeliefCache {
   const ids = new WeakMap<VehicleState, string>();
+  const slotIds = new Map<string, string>();
   const tables = new Map<string, Uint8Array>();
+  const idOf = (state: VehicleState): string => {
+    const id = ids.get(state) ?? stateId(state);
+    ids.set(state, id);
+    return id;
+  };
   const agreements = new WeakMap<PerLevel, Float64Array>();
   const read = labelReader();
-  const beliefs = new Map<LabelReading, Belief>();
-  const unreadable = new Map<string, Belief>();
+  const byPanel = new Map<string, Map<LabelReading | undefined, Belief>>();
   return {
     read,
     scaledOnce: keptLikelihoods(),
-    idOf: (state) => {
-      const id = ids.get(state) ?? stateId(state);
-      ids.set(state, id);
-      return id;
+    idOf,
+    slotIdOf: (state) => {
+      const id = idOf(state);
+      const slotId = slotIds.get(id) ?? `${placeOf(state)} ${slotRowsIn(state).join()}`;
+      slotIds.set(id, slotId);
+      return slotId;
     },
     rowsFor: (id, state) => {
       const rows =
@@ -58,24 +67,28 @@ export function newBeliefCache(): BeliefCache {
       return known;
     },
     beliefsIn: (sources) => {
-      const hidden = hiddenCircuits(sources, read);
-      const panel = JSON.stringify(hidden);
+      const prints = panelPrints(sources, read);
+      const panel = JSON.stringify(prints);
+      const beliefs = byPanel.get(panel) ?? new Map<LabelReading | undefined, Belief>();
+      byPanel.set(panel, beliefs);
       return (source) => {
         const label = read(source);
         if (source.logged !== undefined || !canHaveLegend(source))
-          return sourcePrior({ ...source, label }, hidden);
-        // What can't be read is the same to all of a panel, and another on the next.
-        if (label.safety === 'unknown') {
-          const belief = unreadable.get(panel) ?? sourcePrior({ ...source, label }, hidden);
-          unreadable.set(panel, belief);
-          return belief;
-        }
-        const belief = beliefs.get(label) ?? sourcePrior({ ...source, label });
-        beliefs.set(label, belief);
+          return sourcePrior({ ...source, label }, prints);
+        // What can't be read is the same to all of a panel.
+        const key = label.safety === 'unknown' ? undefined : label;
+        const belief = beliefs.get(key) ?? sourcePrior({ ...source, label }, prints);
+        beliefs.set(key, belief);
         return belief;
       };
     },
   };
+}
+
+const ON_SLOTS = HYPOTHESES.filter(({ onSlots }) => onSlots);
+
+function slotRowsIn(state: VehicleState): number[] {
+  return ON_SLOTS.map((hypothesis) => levelRowOf(hypothesis, state));
 }
 
 const WIDTH = LEVELS.length;

@@ -56,7 +56,7 @@ export function posterior(
   cache: BeliefCache = newBeliefCache(),
 ): Posterior {
   const possible = possibleFor(prior);
-  const evidence = gatherEvidence(readings, cache);
+  const evidence = gatherEvidence(readings, cache, possible === ON_SLOTS);
   const wire = possible === ON_SLOTS ? undefined : fitsOfWire(possible, evidence);
   const fit = wire?.fit ?? fitsOfSlot(evidence);
   const noneFit = wire === undefined ? noneAtSlot(evidence) : noneAtWire(evidence);

@@ -2,6 +2,7 @@ import type { CircuitFunction } from '../../vehicle';
 import { CIRCUIT_FUNCTIONS } from '../../vehicle';
 import type { HiddenCircuits } from '../legend/hiddenCircuits';
 import type { FunctionWeights, SafetyClass } from '../legend/lexicon';
+import type { PanelPrints } from '../legend/panelPrints';
 import type { FunctionPrior, LabelReading, Written } from '../legend/readLabel';
 import { believedOf, readWritten } from '../legend/readLabel';
 import { isGivenBySwitch } from '../need/triggers';
@@ -16,8 +17,8 @@ export interface Belief {
 }
 
 /**
- * Chance that a circuit is safety-critical although its legend does not say so. About a quarter of a panel's circuits
- * are (common practice: count brakes, engine, restraint, steering, lamps of law on any legend), and few legends are wrong.
+ * Chance that a circuit is safety-critical although its legend does not say so, on a usual panel. About a quarter of a panel's
+ * circuits are (common practice: count brakes, engine, restraint, steering, lamps of law on any legend), and few legends are wrong.
  */
 const CRITICAL_CHANCE: Record<SafetyClass, number> = {
   free: 0.02,
@@ -40,16 +41,16 @@ const CRITICAL_FUNCTIONS: Partial<Record<CircuitFunction, number>> = {
 };
 
 /**
- * What is believed of a source by its legend, or by what its panel must hold besides when that can't be read, and over
- * both by the model's log.
+ * What is believed of a source by its legend, as far as its panel's legends deserve it, or by what the panel must hold besides when
+ * it can't be read, and over both by the model's log.
  */
 export function sourcePrior(
   source: Pick<ProbeSource, 'legend' | 'handbook' | 'logged' | 'kind' | 'sought'> & {
     readonly label?: LabelReading;
   },
-  hidden?: HiddenCircuits,
+  panel?: PanelPrints,
 ): Belief {
-  const belief = bareBelief(source) ?? beliefOfSlot(source, hidden);
+  const belief = bareBelief(source) ?? beliefOfSlot(source, panel);
   const { logged } = source;
   if (logged === undefined) return belief;
   const doubt = 1 - logged.probability;
@@ -64,17 +65,20 @@ export function sourcePrior(
 
 function beliefOfSlot(
   source: Written & { readonly label?: LabelReading },
-  hidden: HiddenCircuits | undefined,
+  panel: PanelPrints | undefined,
 ): Belief {
   const label = source.label ?? readWritten(source);
-  const byPanel = label.safety === 'unknown' && hidden !== undefined && hidden.share > 0;
+  if (label.safety !== 'unknown') return beliefBy(label, panel?.doubt);
+  const hidden = panel?.hidden;
+  const byPanel = hidden !== undefined && hidden.share > 0;
   return byPanel ? beliefAmong(hidden, beliefBy(label)) : beliefBy(label);
 }
 
-function beliefBy(label: LabelReading): Belief {
+/** By what is written alone; a print is doubted with its panel, what was looked up is not. */
+function beliefBy(label: LabelReading, doubt = 1): Belief {
   // Blocked legends are never offered: their own prior stands, all of it critical.
   if (label.safety === 'block') return { functions: label.prior, critical: label.prior };
-  const chance = CRITICAL_CHANCE[label.safety] * (label.lookedUp ? LOOKED_UP : 1);
+  const chance = CRITICAL_CHANCE[label.safety] * (label.lookedUp ? LOOKED_UP : doubt);
   const critical = mapFunctions((name) => chance * (CRITICAL_FUNCTIONS[name] ?? 0));
   return {
     functions: mapFunctions((name) => (1 - chance) * label.prior[name] + critical[name]),

@@ -9,7 +9,7 @@ import { newBeliefCache } from './beliefCache';
 export interface StateEvidence {
   /** The state's id, see `stateId`. */
   readonly id: string;
-  /** The state that these readings share. */
+  /** The state that these readings share; of several that are one to a slot, the first. */
   readonly state: VehicleState;
   /** All of them at this source, 1 or more. */
   readonly readings: readonly Reading[];
@@ -24,21 +24,25 @@ export interface StateEvidence {
 /**
  * Readings with the fuse in, grouped by state. Readings at a contact of an empty slot are left out: one of the two
  * contacts is dead by design, whatever the function.
+ *
+ * @param atSlot states that are one to every circuit of a slot, such as cranking with a door open or shut, are one group
  */
 export function gatherEvidence(
   readings: readonly Reading[],
   cache: BeliefCache = newBeliefCache(),
+  atSlot = false,
 ): StateEvidence[] {
   const groups = new Map<string, Reading[]>();
   for (const reading of readings) {
     if (reading.contact !== undefined || saysNothingOfLevel(reading)) continue;
-    const id = cache.idOf(reading.state);
-    const group = groups.get(id);
-    if (group === undefined) groups.set(id, [reading]);
+    const key = (atSlot ? cache.slotIdOf : cache.idOf)(reading.state);
+    const group = groups.get(key);
+    if (group === undefined) groups.set(key, [reading]);
     else group.push(reading);
   }
-  return [...groups].map(([id, group]) => {
+  return [...groups.values()].map((group) => {
     const first = group[0] as Reading;
+    const id = cache.idOf(first.state);
     const levels = combined(group, cache);
     return {
       id,

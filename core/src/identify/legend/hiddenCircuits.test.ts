@@ -1,13 +1,13 @@
-import { advise } from '../advise';
 import { hiddenCircuits } from './hiddenCircuits';
 import { readWritten } from './readLabel';
 import type { ProbeSource } from '../reading/source';
 import { sourcePrior } from '../belief/sourcePrior';
-import { PARKED } from '../../vehicle';
 
 /** A panel whose legends name one of everything that interior panels nearly always have (common practice). */
 const COMPLETE =
   'METER IGN RADIO CIG DOME BAT TAIL RR_DEF A/BAG ABS STOP WIPER ACC P/WDW SUNROOF HORN'.split(' ');
+
+const UNREAD = { legend: undefined, logged: undefined };
 
 function panel(legends: readonly (string | undefined)[]): ProbeSource[] {
   return legends.map((legend, index) => ({
@@ -31,9 +31,8 @@ describe('circuits that no legend names', () => {
   it('hide on the slots whose legends are gone: missing instruments make ignition likelier there', () => {
     const sources = panel(without('METER'));
     const hidden = hiddenCircuits(sources, readWritten);
-    const unread = { legend: undefined, logged: undefined };
-    const plain = sourcePrior(unread);
-    const among = sourcePrior(unread, hidden);
+    const plain = sourcePrior(UNREAD);
+    const among = sourcePrior(UNREAD, { hidden, doubt: 1 });
     expect(hidden.share).toBeGreaterThan(0.5);
     expect(among.functions.ignitionRunCrank).toBeGreaterThan(plain.functions.ignitionRunCrank);
     expect(critical(among)).toBeLessThan(critical(plain));
@@ -41,9 +40,8 @@ describe('circuits that no legend names', () => {
 
   it('make a slot without a legend more dangerous where no legend names the airbag', () => {
     const hidden = hiddenCircuits(panel(without('A/BAG')), readWritten);
-    expect(critical(sourcePrior({ legend: undefined, logged: undefined }, hidden))).toBeGreaterThan(
-      0.6,
-    );
+    const belief = sourcePrior(UNREAD, { hidden, doubt: 1 });
+    expect(critical(belief)).toBeGreaterThan(0.6);
   });
 
   it('are not counted on a list too short to be a panel', () => {
@@ -51,16 +49,18 @@ describe('circuits that no legend names', () => {
   });
 
   it('leave what a readable legend says alone', () => {
-    const verdict = (legends: readonly (string | undefined)[]) =>
-      advise({ sources: panel(legends), readings: [], state: PARKED, needs: [] }).verdicts.find(
-        ({ sourceId }) => sourceId === 'F4',
-      );
-    expect(verdict(without('METER', 'A/BAG'))?.posterior).toEqual(verdict(COMPLETE)?.posterior);
+    const [least, most] = [without('METER', 'A/BAG'), COMPLETE].map((legends) =>
+      sourcePrior(
+        { legend: 'CIG', logged: undefined },
+        { hidden: hiddenCircuits(panel(legends), readWritten), doubt: 1 },
+      ),
+    );
+    expect(least).toEqual(most);
   });
 
   it('share out their chances completely', () => {
     const hidden = hiddenCircuits(panel(without('METER', 'STOP', 'RADIO')), readWritten);
-    const { functions } = sourcePrior({ legend: undefined, logged: undefined }, hidden);
+    const { functions } = sourcePrior(UNREAD, { hidden, doubt: 1 });
     expect(Object.values(functions).reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 9);
   });
 });

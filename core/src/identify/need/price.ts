@@ -2,7 +2,7 @@ import { canHaveLegend } from '../reading/source';
 import type { SafetyClass } from '../legend/lexicon';
 import { WORK_SECONDS } from '../visit/workCosts';
 import type { FindScope } from './findScope';
-import { LOOK_UP_FROM, TOO_RISKY, TOO_RISKY_TO_ASK } from './thresholds';
+import { LOOK_UP_FROM, TOO_RISKY, TOO_RISKY_PRINTED, TOO_RISKY_TO_ASK } from './thresholds';
 
 /**
  * What taking a source costs by its legend, in seconds of work that one would rather do: a cautious one wants a reason
@@ -16,7 +16,7 @@ const LEGEND_SECONDS: Record<SafetyClass, number> = {
   block: Infinity,
 };
 /** What a safety-critical circuit taken by mistake is worth in seconds of work. */
-const DANGER_SECONDS = 500;
+const DANGER_SECONDS = 2000;
 /** Share of a source's price that is left after a look into the handbook: it does not list everything. */
 const LEFT_AFTER_LOOK_UP = 0.15;
 
@@ -51,5 +51,7 @@ function canLookUp(sourceId: string, scope: FindScope): boolean {
 
 /** Whether a source is too likely to be safety-critical; what the handbook may still clear is not. */
 export function isTooRisky(sourceId: string, danger: number, scope: FindScope): boolean {
-  return danger > (canLookUp(sourceId, scope) ? TOO_RISKY_TO_ASK : TOO_RISKY);
+  if (canLookUp(sourceId, scope)) return danger > TOO_RISKY_TO_ASK;
+  const isUnread = (scope.classes.get(sourceId) ?? 'unknown') === 'unknown';
+  return danger > (isUnread ? TOO_RISKY : TOO_RISKY_PRINTED);
 }

@@ -14,12 +14,17 @@ export const SURE_TRIGGER = 0.97;
 export const SURE_SIGNAL_BY_READINGS = 0.75;
 /** And from here up by its readings alone: no legend makes up for a state that nobody has seen. */
 export const SURE_BY_READINGS = 0.86;
-/** A source this likely to be safety-critical never serves: rather no source than an even bet. */
-export const TOO_RISKY = 0.45;
+/** A source that nobody can read and that is this likely to be safety-critical never serves: rather no source than an even bet. */
+export const TOO_RISKY = 0.42;
+/**
+ * The same where a legend is there. On a print that its readings agree with no such chance is left: it is another circuit's, so
+ * that nothing speaks for what is behind it.
+ */
+export const TOO_RISKY_PRINTED = 0.1;
 /** And this likely, not even the handbook is asked about it. */
 export const TOO_RISKY_TO_ASK = 0.8;
 /** From this chance of danger on the handbook is asked, if it is at hand. */
-export const LOOK_UP_FROM = 0.04;
+export const LOOK_UP_FROM = 0.02;
 /** Below this a source isn't worth planning for. */
 export const HOPELESS = 0.02;
 /** The same for a signal: one wire in a bunch has it, and nothing but readings tells which. */

@@ -1,6 +1,6 @@
 import type { FindAdvice, FindSession } from '../advise';
 import { adviseBy } from '../advise';
-import { hiddenCircuits } from '../legend/hiddenCircuits';
+import { panelPrints } from '../legend/panelPrints';
 import { readWritten } from '../legend/readLabel';
 import { sourcePrior } from '../belief/sourcePrior';
 import { plainOrder } from './plainOrder';
@@ -14,7 +14,7 @@ export function plainAdvise(session: FindSession): FindAdvice {
   return adviseBy(
     {
       read: readWritten,
-      beliefsIn: (sources) => (source) => sourcePrior(source, hiddenCircuits(sources, readWritten)),
+      beliefsIn: (sources) => (source) => sourcePrior(source, panelPrints(sources, readWritten)),
       posterior: plainPosterior,
       order: plainOrder,
       keep: (_grounds, workOut) => workOut(),

@@ -1,5 +1,5 @@
-import type { CircuitFunction } from '../../vehicle';
-import { CIRCUIT_FUNCTIONS, stateId } from '../../vehicle';
+import type { CircuitFunction, VehicleState } from '../../vehicle';
+import { CIRCUIT_FUNCTIONS, placeOf, stateId } from '../../vehicle';
 import type { StateEvidence } from '../belief/stateEvidence';
 import { LEAVES } from '../belief/noneAtWire';
 import { pairFit } from '../belief/pairEvidence';
@@ -27,10 +27,14 @@ import type { Belief } from '../belief/sourcePrior';
  */
 export function plainPosterior(prior: Belief, readings: readonly Reading[]): Posterior {
   const told = readings.filter((one) => one.contact === undefined && !saysNothingOfLevel(one));
-  const groups = [...new Set(told.map(({ state }) => stateId(state)))].map((id) =>
-    told.filter(({ state }) => stateId(state) === id),
-  );
   const isSlot = CIRCUIT_FUNCTIONS.every((name) => prior.functions[name] === 0 || isOnSlots(name));
+  const sameAs = isSlot ? isOneToSlots : isSame;
+  const groups = told.reduce<Reading[][]>((made, reading) => {
+    const group = made.find(([first]) => first !== undefined && sameAs(first.state, reading.state));
+    return group === undefined
+      ? [...made, [reading]]
+      : made.map((one) => (one === group ? [...one, reading] : one));
+  }, []);
   const evidence = groups.flatMap(evidenceOf);
   const steps = isSlot ? undefined : lockSteps(evidence);
   const paired = pairFit(readings);
@@ -63,6 +67,21 @@ export function plainPosterior(prior: Belief, readings: readonly Reading[]): Pos
     evidence,
     atWire: !isSlot,
   };
+}
+
+function isSame(one: VehicleState, other: VehicleState): boolean {
+  return stateId(one) === stateId(other);
+}
+
+/** Whether no circuit of a slot tells two states of one place apart. */
+function isOneToSlots(one: VehicleState, other: VehicleState): boolean {
+  return (
+    placeOf(one) === placeOf(other) &&
+    HYPOTHESES.every(
+      (hypothesis) =>
+        !hypothesis.onSlots || levelRowOf(hypothesis, one) === levelRowOf(hypothesis, other),
+    )
+  );
 }
 
 /** Share of a variant times how well it agrees with what was read; what no slot can have fits only where it may be. */
