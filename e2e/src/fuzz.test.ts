@@ -10,7 +10,7 @@ import { signIn } from './lib/flow';
 const REQUESTS = 1500;
 const SEED = 20261126;
 /** Jobs of the run whose screens are looked at. */
-const JOBS_LOOKED_AT = 4;
+const JOBS_LOOKED_AT = 2;
 
 let application: Application;
 let report: FuzzReport;

@@ -80,7 +80,7 @@ describe('a session by the plan, on any car', () => {
         for (const id of [...touched, ...Object.values(last.filled)])
           expect(readLabel(legendOf.get(id)).safety).not.toBe('block');
       }),
-      { numRuns: 15 },
+      { numRuns: 10 },
     );
   });
 
@@ -95,7 +95,7 @@ describe('a session by the plan, on any car', () => {
           expect([...last.next.needIds].sort()).toEqual(open.sort());
         else expect(open).toEqual([]);
       }),
-      { numRuns: 15 },
+      { numRuns: 10 },
     );
   });
 
@@ -114,7 +114,7 @@ describe('a session by the plan, on any car', () => {
         if (steady !== undefined)
           expect(readAt(steady)).toEqual(expect.arrayContaining(['off', 'crank']));
       }),
-      { numRuns: 15 },
+      { numRuns: 10 },
     );
   });
 
@@ -126,7 +126,7 @@ describe('a session by the plan, on any car', () => {
         const waits = places.filter((place, at) => place === 'asleep' && places[at - 1] !== place);
         expect(waits.length).toBeLessThanOrEqual(1);
       }),
-      { numRuns: 15 },
+      { numRuns: 10 },
     );
   });
 
@@ -167,7 +167,7 @@ describe('a session by the plan, on any car', () => {
     { named: 0.35, lies: 0.02, probability: 0.98 },
   ])('is not misled by a log with lies: %o', (quality) => {
     let score = NO_SCORE;
-    for (let seed = 90_001; seed <= 90_040; seed += 1) {
+    for (let seed = 90_001; seed <= 90_025; seed += 1) {
       const vehicle = generateVehicle(seed, USUAL_LEGENDS);
       const car = trialCar(vehicle, {
         seed,

@@ -115,7 +115,7 @@ describe('the wiring diagram', () => {
           });
         }
       }),
-      { numRuns: 200 },
+      { numRuns: 80 },
     );
   });
 

@@ -10,7 +10,7 @@ import { HYPOTHESES, LEVEL_ROWS } from '../circuit/hypotheses';
  * From this chance on a circuit that showed dead at one touch may be live all the same. A probe that misses the metal
  * shows nothing: a memory taken for a switched feed drains the battery, so that the bar is far lower than that of a name.
  */
-const MISSED = 0.004;
+const MISSED = 0.001;
 const BATTERY = LEVELS.indexOf('battery');
 /** Chance of battery voltage in each entry of `LEVEL_ROWS`. */
 const LIVE_IN_ROW = LEVEL_ROWS.map((row) => row[BATTERY] ?? 0);

@@ -71,7 +71,7 @@ describe('posterior', () => {
         expectAlike(fast.byReadings, plain.byReadings);
         expectAlike(fast.criticalBy, plain.criticalBy);
       }),
-      { numRuns: 100 },
+      { numRuns: 50 },
     );
   });
 
