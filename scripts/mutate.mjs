@@ -66,7 +66,7 @@ function settings(files, report) {
     concurrency: 2,
     tempDirName: '.cache/mutation',
     ignorePatterns: ['dist', '.cache', 'docs'],
-    reporters: ['json'],
+    reporters: ['json', 'progress-append-only'],
     jsonReporter: { fileName: report },
     logLevel: 'warn',
     cleanTempDir: 'always',

@@ -3,6 +3,7 @@ import type { StitchPlace } from '../vehicle';
 import { advise } from './advise';
 import type { Reading } from './reading/reading';
 import type { ProbeSource } from './reading/source';
+import { mayHaveMissed } from './belief/missedTouch';
 import { fills } from './need/fills';
 import { judgeSource as judge } from './judgeSource';
 
@@ -131,5 +132,18 @@ describe('a dead touch that may have missed', () => {
       filled: { supply: 'F1' },
       next: { kind: 'filled' },
     });
+  });
+
+  // At a wire it does: a door switch may end there. What was read with it open and shut is not asked for a fourth time.
+  it('is let be at a wire after three touches, however the door stood', () => {
+    const run = stateAt('run');
+    const wire: ProbeSource = { ...slot('RADIO'), kind: 'wire', legend: undefined };
+    const touched = (['open', 'closed', 'closed'] as const).map((driverDoor, at): Reading => ({
+      ...{ id: `run ${at}`, sourceId: 'F1', contact: undefined, state: { ...run, driverDoor } },
+      value: { kind: 'glow', glow: at === 0 ? 'dark' : 'lit' },
+    }));
+    const missed = (count: number) =>
+      mayHaveMissed('run', judge(wire, touched.slice(0, count)).posterior);
+    expect([missed(1), missed(2), missed(3)]).toEqual([true, true, false]);
   });
 });

@@ -15,12 +15,14 @@ const BATTERY = LEVELS.indexOf('battery');
 /** Chance of battery voltage in each entry of `LEVEL_ROWS`. */
 const LIVE_IN_ROW = LEVEL_ROWS.map((row) => row[BATTERY] ?? 0);
 
+/** So many touches at a place are enough, whatever else differed: a door may stand otherwise at each. */
+const ENOUGH = 3;
+
 /** Whether a place was read dead by a single touch that may have missed: the same place is worth another touch. */
 export function mayHaveMissed(place: StitchPlace, given: Posterior): boolean {
-  return given.evidence.some(
-    (one) =>
-      placeOf(one.state) === place && isOneDead(one.readings) && liveChance(given, one) > MISSED,
-  );
+  const here = given.evidence.filter(({ state }) => placeOf(state) === place);
+  if (here.flatMap(({ readings }) => readings.filter(isPlain)).length >= ENOUGH) return false;
+  return here.some((one) => isOneDead(one.readings) && liveChance(given, one) > MISSED);
 }
 
 /** About how often a touch misses. */
