@@ -14,9 +14,10 @@ const PACKAGES = ['core', 'server'];
  * `npm run mutate -- core/src/size/battery/crank.ts …`: changes the code of the files bit by bit, runs the tests that touch it,
  * and names each change that no test noticed. Minutes to hours, so it is no part of `npm test`. With `--tests size choose` only
  * test files in folders whose names hold one of these words are run: quicker, and what they notice is the least that all would.
+ * With `--every 8` only what stands within every eighth line is changed: a sample, for many files at once.
  */
 main(async () => {
-  const { files, tests } = asked(process.argv.slice(2));
+  const { files, tests, every } = asked(process.argv.slice(2));
   if (files.length === 0) throw new Stop('Name the files to change, such as core/src/size/**/*.ts');
   const name = PACKAGES.find((one) => files.every((file) => file.startsWith(`${one}/`)));
   if (name === undefined) throw new Stop(`All files must lie in one of ${PACKAGES.join(', ')}.`);
@@ -25,7 +26,7 @@ main(async () => {
   try {
     const config = path.join(folder, 'stryker.config.json');
     const report = path.join(folder, 'report.json');
-    writeFileSync(config, JSON.stringify(settings(files, report)));
+    writeFileSync(config, JSON.stringify(settings(linesOf(files, every), report)));
     say(`Changing ${files.join(', ')}`);
     const { code } = await run(
       process.execPath,
@@ -48,10 +49,28 @@ main(async () => {
 });
 
 function asked(words) {
-  const at = words.indexOf('--tests');
-  return at < 0
-    ? { files: words, tests: [] }
-    : { files: words.slice(0, at), tests: words.slice(at + 1) };
+  const lists = { files: [], '--tests': [], '--every': [] };
+  let into = lists.files;
+  for (const word of words)
+    if (word in lists && word !== 'files') into = lists[word];
+    else into.push(word);
+  const every = Number(lists['--every'][0] ?? 1);
+  if (!Number.isInteger(every) || every < 1)
+    throw new Stop('--every wants a whole number from 1 on');
+  return { files: lists.files, tests: lists['--tests'], every };
+}
+
+/** What Stryker is to change: whole files, or every so many lines of each, begun at another line in each file. */
+function linesOf(files, every) {
+  if (every === 1) return files;
+  return files.flatMap((file, index) => {
+    const lines = readFileSync(file, 'utf8').split('\n').length;
+    const first = 1 + (index % every);
+    const count = Math.max(0, Math.ceil((lines - first + 1) / every));
+    return Array.from({ length: count }, (_, at) => first + at * every).map(
+      (line) => `${file}:${line}-${line}`,
+    );
+  });
 }
 
 function settings(files, report) {

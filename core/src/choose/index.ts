@@ -35,7 +35,7 @@ export { restoreSheet } from './restore';
 export type { Done, RestoreStep } from './restore';
 export { DEFAULT_SCHOOLS, SCHOOL_CHOICES } from './schools';
 export type { Schools } from './schools';
-export { screenSlot, tapFit, whyNeverTapped } from './screen';
+export { isAgainstItsPrint, screenSlot, tapFit, whyNeverTapped, whyOnlyWithReason } from './screen';
 export type { Screening } from './screen';
 export { feedersOf } from './feeders';
 export type { Feeder } from './feeders';

@@ -11,6 +11,7 @@ import { headroom, originalLoad } from './headroom';
 import type { HolderFit } from './holders';
 import { holderFor, holderLimitA } from './holders';
 import { weighWire } from './rankWires';
+import { isAgainstItsPrint, whyOnlyWithReason } from './screen';
 
 /** What each property is worth in the ranking, against a certainty between 0 and 1. */
 const WORTH = {
@@ -109,8 +110,11 @@ function candidateOf(known: {
   const { slot, label, input, verdict, meets, fit, room } = known;
   const sure = fills(input.need, verdict);
   const logged = input.loggedSourceIds.has(slot.id);
+  // A legend that can't be read, or that its readings speak against, is no more harmless than one that warns.
+  const wantsReason = whyOnlyWithReason(label, verdict);
+  const isUnknown = label.safety === 'unknown' || isAgainstItsPrint(label, verdict);
   const cautions = [
-    ...(label.reason === undefined ? [] : [label.reason]),
+    ...(wantsReason === undefined ? [] : [wantsReason]),
     ...(sure ? [] : [`Not proven: ${verdict.headline}.`]),
     ...(room.verdict === 'measure' ? [`${room.text} ${room.wayOut ?? ''}`.trim()] : []),
     ...(fit.substitute === undefined ? [] : [fit.substitute]),
@@ -120,7 +124,7 @@ function candidateOf(known: {
     meets +
     (sure ? WORTH.sure : 0) +
     (logged ? WORTH.logged : 0) +
-    (label.safety === 'unknown' ? WORTH.unknownLabel : 0) +
+    (isUnknown ? WORTH.unknownLabel : 0) +
     (label.safety === 'caution' ? WORTH.caution : 0) +
     (slot.clearance === 'tight' ? WORTH.tight : 0) +
     (fit.substitute === undefined ? 0 : WORTH.substitute) +
@@ -138,8 +142,7 @@ function candidateOf(known: {
     score,
     because: `${because}.`,
     cautions,
-    // A legend that can't be read is no more harmless than one that warns.
-    wantsReason: label.safety === 'free' ? undefined : label.reason,
+    wantsReason,
     headroom: room,
     fit,
   };

@@ -1,5 +1,6 @@
-import type { SafetyClass } from '../identify';
+import type { LabelReading, SafetyClass, Verdict } from '../identify';
 import { readWritten } from '../identify/legend/readLabel';
+import { TOO_RISKY_PRINTED } from '../identify/need/thresholds';
 import type { Slot, Source } from '../vehicle';
 import { isConductor, nameOf } from '../vehicle';
 import { holderFor } from './holders';
@@ -19,6 +20,33 @@ export interface Screening {
 export function screenSlot(slot: Pick<Slot, 'legend' | 'handbook'>): Screening {
   const label = readWritten(slot);
   return { class: label.safety, reason: label.reason };
+}
+
+/** Whether a print that names something harmless is, by what was read, likely enough another and dangerous circuit's. */
+export function isAgainstItsPrint(
+  { safety }: Pick<LabelReading, 'safety'>,
+  { posterior }: Pick<Verdict, 'posterior'>,
+): boolean {
+  return safety === 'free' && posterior.critical > TOO_RISKY_PRINTED;
+}
+
+/**
+ * Why a slot is only taken for a reason, which the log keeps: its legend warns, it can't be read, or its readings speak against it.
+ * Undefined where none is wanted. Where danger is a guess, the chance of it is said.
+ *
+ * @param verdict what the readings say of it; left out: nothing was read
+ */
+export function whyOnlyWithReason(
+  label: Pick<LabelReading, 'safety' | 'reason'>,
+  verdict?: Pick<Verdict, 'posterior'>,
+): string | undefined {
+  if (label.safety === 'block' || label.safety === 'caution') return label.reason;
+  if (verdict === undefined) return label.reason;
+  const chance = `safety-critical with a chance of ${Math.max(1, Math.round(100 * verdict.posterior.critical))} %`;
+  if (label.safety === 'unknown')
+    return `${label.reason ?? ''} With what was measured it is ${chance}.`.trim();
+  if (!isAgainstItsPrint(label, verdict)) return undefined;
+  return `Its readings speak against its legend: it may be another circuit’s, ${chance}. Ask the handbook what it is.`;
 }
 
 /**

@@ -26,6 +26,7 @@ import { getJob } from '../jobs/jobService';
 import { listReadings } from '../readings/readingRepository';
 import { findShop } from '../shop/shopRepository';
 import { findPlaces, keepWire } from '../vehicles/placeRepository';
+import { checkPrint } from './printCheck';
 import type { NewTapPoint } from './tapRepository';
 import { findTap, insertTapPoints, insertTapReadings, tapsForJob } from './tapRepository';
 
@@ -203,7 +204,7 @@ function cautionsOf(source: Source): string[] {
   return safety === 'caution' ? [`Caution: ${warning ?? 'its legend warns'}`] : [];
 }
 
-function reasonIn(job: JobView, request: LogTapRequest): string | undefined {
+function reasonIn(job: JobView, request: Pick<LogTapRequest, 'feedId'>): string | undefined {
   return job.plan.find((one) => one.feedId === request.feedId)?.reason?.replace(/\.$/, '');
 }
 
@@ -259,6 +260,7 @@ function findings(
   const session = findSessionOf({ job, model, taps }, readings, { state: PARKED });
   const { verdicts } = advise(session);
   const verdict = verdicts.find((one) => one.sourceId === source.id);
+  if (verdict !== undefined) checkPrint(source, verdict, reasonIn(job, { feedId }));
   const found = logFindingsOf({ job, taps }, source, { verdict, readings });
   if (!found.ok) throw invalid([found.problem]);
   const proofs = feedProofsOf({ context: { job, model, settings }, readings, verdicts });
