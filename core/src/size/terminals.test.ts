@@ -48,3 +48,47 @@ it.each([
 ])('a bolt of %d mm takes the ring with a %d mm hole, %s', (boltMm, holeMm, name) => {
   expect(ringFor(boltMm)).toMatchObject({ holeMm, name: expect.stringMatching(`^${name} `) });
 });
+
+// Unified bolts by their diameter in millimetres (ASME B1.1): 4.17, 4.83, 6.35, 7.94, 9.53, 12.7, 14.29, 15.88; from memory.
+it.each([
+  [4, 'M4 (No. 8)'],
+  [5, 'M5 (No. 10)'],
+  [6, 'M6 (1/4 in)'],
+  [8, 'M8 (5/16 in)'],
+  [10, 'M10 (3/8 in)'],
+  [12, 'M12 (1/2 in)'],
+  [14, 'M14 (9/16 in)'],
+  [16, 'M16 (5/8 in)'],
+])('the ring of a %d mm bolt is called %s', (boltMm, name) => {
+  expect(ringFor(boltMm).name).toBe(name);
+});
+
+it('names the bolt that no ring takes, and up to what there are', () => {
+  expect(() => ringFor(17.5)).toThrow(/boltMm: the bolt must lie between 3 mm and 16 mm, got 17.5/);
+});
+
+describe('a sleeve', () => {
+  it('is explained by its copper, one conductor or several', () => {
+    const because = (areas: readonly number[]): string => {
+      const choice = sleeveFor(areas);
+      return choice.ok ? choice.because : choice.problem;
+    };
+    expect(because([1])).toBe('1 mm²: red, 0.5–1.5 mm² (22–16 AWG).');
+    expect(because([2])).toBe('2 mm²: blue, 1.5–2.5 mm² (16–14 AWG).');
+    expect(because([6])).toBe('6 mm²: yellow, 4–6 mm² (12–10 AWG).');
+    expect(because([1, 1])).toMatch(/^1 mm² \+ 1 mm² is 2 mm²: blue, 1\.5–2\.5 mm²\.$/);
+  });
+
+  it('takes exactly what it is made for, and says another way out above and below', () => {
+    expect(sleeveFor([6])).toMatchObject({ ok: true, totalMm2: 6 });
+    expect(sleeveFor([6, 0.35])).toMatchObject({
+      wayOut: expect.stringMatching(/stud or bus bar/),
+    });
+    expect(sleeveFor([0.2])).toMatchObject({
+      problem: expect.stringMatching(/fits no insulated sleeve \(0\.5 to 6 mm²\)/),
+      wayOut: expect.stringMatching(/Fold the bare end back/),
+    });
+    expect(() => sleeveFor([0])).toThrow(RangeError);
+    expect(sleeveFor([1])).toMatchObject({ first: ['the boot or plug housing', 'heat-shrink'] });
+  });
+});
