@@ -184,6 +184,70 @@ describe('rankCandidates', () => {
     ]);
   });
 
+  it('says what is likely, in what slot, and what goes in there', () => {
+    const [first, second] = rank(
+      [slot('F1', 'BAT'), slot('F2', 'MEMORY')],
+      ['F1'],
+      ['F1'],
+    ).candidates;
+    expect(first?.because).toMatch(
+      /^Proven by readings, in the log of this model, 10 A slot, takes a /,
+    );
+    expect(second?.because).toBe(
+      second === undefined
+        ? ''
+        : `${Math.round(100 * second.meets)} % by what is known, 10 A slot, takes a ${second.fit?.holder.name ?? ''}; the cover closes.`,
+    );
+    expect(second?.meets).toBeGreaterThan(0.5);
+    expect(second?.meets).toBeLessThan(1);
+  });
+
+  it('shows nothing that hardly serves, nor a slot that nobody knows the fuse of', () => {
+    const ignition = [
+      ['off', 0.01],
+      ['run', 12.2],
+      ['asleep', 0.01],
+    ] as const;
+    const slots = [slot('F1', 'BAT'), slot('F2', 'BAT', { ratingA: undefined })];
+    const verdicts = new Map(slots.map((one) => [one.id, verdictOf(one, ignition)]));
+    const need = { id: 'memory', role: 'constant' } as const;
+    const given = { slots, need, currentA: 0.5, loggedSourceIds: new Set<string>() };
+    expect(rankCandidates({ ...given, verdicts })).toEqual({
+      candidates: [],
+      blocked: [],
+      unfit: [],
+    });
+    expect(rankCandidates({ ...given, verdicts: new Map() }).candidates).toEqual([]);
+  });
+
+  it('wants a clamp where only the fuse speaks, and names limit and way out where it is too much', () => {
+    const slots = [slot('F1', 'BAT')];
+    const verdicts = new Map(slots.map((one) => [one.id, verdictOf(one, constantRows)]));
+    const ask = (currentA: number, measuredA?: number) =>
+      rankCandidates({
+        ...{ slots, verdicts, currentA, loggedSourceIds: new Set<string>() },
+        need: { id: 'memory', role: 'constant' },
+        ...(measuredA === undefined ? {} : { measuredA: { F1: measuredA } }),
+      });
+    const [open] = ask(3).candidates;
+    expect(open?.headroom.verdict).toBe('measure');
+    expect(open?.cautions).toContain(
+      `${open?.headroom.text ?? ''} ${open?.headroom.wayOut ?? ''}`.trim(),
+    );
+    const [known] = ask(3, 1).candidates;
+    expect([known?.headroom.verdict, known?.cautions]).toEqual(['ok', []]);
+    expect((known?.score ?? 0) - (open?.score ?? 0)).toBeCloseTo(0.35, 9);
+    const { candidates, unfit } = ask(3, 9.5);
+    expect(candidates).toEqual([]);
+    expect(unfit).toEqual([
+      {
+        sourceId: 'F1',
+        constraint: expect.stringMatching(/12\.5 A/),
+        wayOut: expect.stringMatching(/\w/),
+      },
+    ]);
+  });
+
   it('calls a slot without a legend unknown', () => {
     expect(screenSlot({ legend: undefined }).class).toBe('unknown');
   });

@@ -130,4 +130,70 @@ describe('rankSets', () => {
     );
     expect(wants).toEqual({ F1: true, F2: true, F3: false });
   });
+
+  it.each<[string, Slot, RegExp]>([
+    ['warns', slot('F2', 'HORN'), /^its legend wants care$/],
+    ['is tight', slot('F2', 'BAT', { clearance: 'tight' }), /tighter under the cover/],
+  ])('says what is worse about the next best where it %s', (_, other, because) => {
+    const { sets } = rank([slot('F1', 'BAT'), other], [feed('one')], { F1: 1, F2: 1 });
+    expect(sets[0]?.slots).toEqual({ one: 'F1' });
+    expect(sets[1]?.differences).toEqual([
+      {
+        ...{ feedId: 'one', bestSourceId: 'F1', sourceId: 'F2' },
+        because: expect.stringMatching(because),
+      },
+    ]);
+  });
+
+  it('says of the next best that it is not proven, or that its headroom has to be measured', () => {
+    const slots = [slot('F1', 'BAT'), slot('F2', 'BAT')];
+    const [proven, likely] = slots;
+    const ask = (verdicts: ReadonlyMap<string, Verdict>, measuredA: Record<string, number>) =>
+      rankSets({
+        ...{ panels: [{ id: 'dash', name: 'dash panel', slots }], verdicts, measuredA },
+        feeds: [feed('one', 5)],
+      }).sets[1]?.differences[0]?.because;
+    const unread = { id: 'F2', name: 'F2', legend: 'BAT', fitted: true, tappable: true };
+    const verdicts = new Map(
+      proven === undefined || likely === undefined
+        ? []
+        : [
+            ['F1', constant(proven)],
+            ['F2', constant(likely)],
+          ],
+    );
+    const half = new Map(verdicts).set('F2', judge({ ...unread, logged: undefined }, []));
+    expect(ask(half, { F1: 1, F2: 1 })).toBe('not proven yet');
+    expect(ask(verdicts, { F1: 1 })).toBe('its headroom has to be measured');
+    expect(ask(verdicts, { F1: 1, F2: 1 })).toBe('as good by itself');
+  });
+
+  it('counts what other leads and other taps draw at a source, together', () => {
+    const source = slot('F1', 'BAT', { ratingA: 15 });
+    const ask = (sharedA: number, metA: number) =>
+      rankSets({
+        panels: [{ id: 'dash', name: 'dash panel', slots: [source] }],
+        verdicts: new Map([['F1', constant(source)]]),
+        ...{ sharedA: { F1: sharedA }, measuredA: { F1: 1 } },
+        feeds: [{ ...feed('one', 2), metA: { F1: metA } }],
+      }).sets.length;
+    expect([ask(0, 0), ask(5, 0), ask(0, 5)]).toEqual([1, 1, 1]);
+    expect([ask(30, 0), ask(0, 30)]).toEqual([0, 0]);
+    // Each by itself has room; the two together are more than the contact carries.
+    const most =
+      Array.from({ length: 40 }, (_, at) => at).findLast((amps) => ask(amps, 0) > 0) ?? 0;
+    expect(ask(most, 0)).toBe(1);
+    expect(ask(most, 2)).toBe(0);
+    expect(ask(0, most)).toBe(1);
+  });
+
+  it('names both places where a set lies in two, and calls a place by its id where it has no name', () => {
+    const { sets } = rank([slot('F1', 'BAT'), slot('B1', 'BATT')], [feed('one'), feed('two')]);
+    expect(sets[0]?.panels).toHaveLength(2);
+    expect(sets[0]?.because).toMatch(
+      /^2 of 2 proven, in (dash panel and boot panel|boot panel and dash panel), /,
+    );
+    const warned = rank([slot('F1', 'HORN')], [feed('one')]).sets[0]?.because;
+    expect(warned).toBe('1 of 1 proven, all in dash panel, 1 with a legend that warns');
+  });
 });

@@ -1,8 +1,8 @@
 import { advise, readLabel } from '../identify';
 import type { Verdict } from '../identify';
-import type { StitchPlace } from '../vehicle';
+import type { Source, StitchPlace } from '../vehicle';
 import { PARKED, stateAt } from '../vehicle';
-import { isAgainstItsPrint, rankCandidates, whyOnlyWithReason } from './index';
+import { isAgainstItsPrint, rankCandidates, whyNeverTapped, whyOnlyWithReason } from './index';
 import type { RankInput } from './index';
 
 type Shown = Partial<Record<StitchPlace, number>>;
@@ -67,4 +67,36 @@ it('ranks a print that its readings speak against behind one that only warns', (
   expect(at('F1')).toBeGreaterThan(at('F3'));
   expect(candidates[at('F1')]?.wantsReason).toMatch(/speak against/);
   expect(candidates[at('F1')]?.cautions[0]).toBe(candidates[at('F1')]?.wantsReason);
+});
+
+describe('a source that is never tapped', () => {
+  const never = (source: object, role?: string) => whyNeverTapped(source as Source, role);
+
+  it('is a slot whose legend or handbook names danger, with why', () => {
+    expect(never({ kind: 'slot', position: 'F7', legend: 'A/BAG' })).toMatch(
+      /^F7 must not be tapped\. .*[Aa]irbag/,
+    );
+    expect(never({ kind: 'slot', position: 'F7', legend: 'RADIO', handbook: 'ABS pump' })).toMatch(
+      /^F7 must not be tapped/,
+    );
+    for (const legend of ['RADIO', 'CLIMATE', undefined])
+      expect(never({ kind: 'slot', position: 'F7', legend })).toBeUndefined();
+  });
+
+  it('is a taped or twisted wire, but for the sound of an amplifier, which comes in pairs', () => {
+    const wire = { kind: 'wire', name: 'B7 violet' };
+    expect(never({ ...wire, tapedWith: 'B8' })).toBe(
+      'B7 violet is taped or twisted with another: a pair is a data line or a speaker’s.',
+    );
+    expect(never({ ...wire, tapedWith: 'B8' }, 'amplified')).toBeUndefined();
+    expect(never({ ...wire, tapedWith: 'B8' }, 'switched')).toBeDefined();
+    expect(never(wire)).toBeUndefined();
+  });
+
+  it('is a ground, which feeds nothing; a stud that is fed may be', () => {
+    expect(never({ kind: 'ground', name: 'kick stud' })).toMatch(
+      /is a ground: it feeds nothing\.$/,
+    );
+    expect(never({ kind: 'stud', name: 'battery stud' })).toBeUndefined();
+  });
 });
