@@ -70,6 +70,7 @@ export function newBeliefCache(): BeliefCache {
       const prints = panelPrints(sources, read);
       const panel = JSON.stringify(prints);
       const beliefs = byPanel.get(panel) ?? new Map<LabelReading | undefined, Belief>();
+      if (byPanel.size >= KEPT_PANELS) byPanel.clear();
       byPanel.set(panel, beliefs);
       return (source) => {
         const label = read(source);
@@ -84,6 +85,9 @@ export function newBeliefCache(): BeliefCache {
     },
   };
 }
+
+/** Panels whose beliefs are kept, each anew with what is looked up on it; a job has one or two. */
+const KEPT_PANELS = 32;
 
 const ON_SLOTS = HYPOTHESES.filter(({ onSlots }) => onSlots);
 
