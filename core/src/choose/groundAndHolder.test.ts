@@ -108,7 +108,6 @@ describe('a holder', () => {
       fits: true,
       note: expect.stringMatching(/tight under the cover/),
     });
-    if (tight.fits && tight.holder.takes !== 'mini')
-      expect(tight.substitute).toMatch(/same 10 A, never a larger one/);
+    expect(tight.fits && tight.substitute).toMatch(/same 10 A, never a larger one/);
   });
 });

@@ -26,7 +26,7 @@ const why = (legend: string | undefined, shown: Shown): string | undefined =>
 describe('a reason is wanted', () => {
   it('where the readings speak against a harmless print, with the chance of danger', () => {
     expect(why('CIG LTR', HELD)).toMatch(
-      /^Its readings speak against its legend.*safety-critical with a chance of \d\d %.*handbook/,
+      /^Its readings speak against its legend.*safety-critical with a chance of \d\d\s%.*handbook/,
     );
     expect(why('CIG LTR', ACCESSORY)).toBeUndefined();
     expect(why('IG1', HELD)).toBeUndefined();
@@ -34,8 +34,8 @@ describe('a reason is wanted', () => {
 
   it('where nothing can be read, with the chance that is left by what was measured', () => {
     const chance = (shown: Shown): number =>
-      Number(/chance of (\d+) %/.exec(why(undefined, shown) ?? '')?.[1]);
-    expect(why(undefined, HELD)).toMatch(/^No legend that can be read.*With what was measured/);
+      Number(/chance of (\d+)\s%/.exec(why(undefined, shown) ?? '')?.[1]);
+    expect(why(undefined, HELD)).toMatch(/^No legend that can be read.*By all that is known/);
     // Nothing that is dangerous hangs on an accessory contact.
     expect(chance(ACCESSORY)).toBe(1);
     expect(chance(HELD)).toBeGreaterThan(30);

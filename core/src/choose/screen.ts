@@ -42,9 +42,9 @@ export function whyOnlyWithReason(
 ): string | undefined {
   if (label.safety === 'block' || label.safety === 'caution') return label.reason;
   if (verdict === undefined) return label.reason;
-  const chance = `safety-critical with a chance of ${Math.max(1, Math.round(100 * verdict.posterior.critical))} %`;
+  const chance = `safety-critical with a chance of ${Math.max(1, Math.round(100 * verdict.posterior.critical))}\u00a0%`;
   if (label.safety === 'unknown')
-    return `${label.reason ?? ''} With what was measured it is ${chance}.`.trim();
+    return `${label.reason ?? ''} By all that is known it is ${chance}.`.trim();
   if (!isAgainstItsPrint(label, verdict)) return undefined;
   return `Its readings speak against its legend: it may be another circuit’s, ${chance}. Ask the handbook what it is.`;
 }

@@ -51,7 +51,7 @@ it('asks why a lighter was taken that is dead at accessory and holds through cra
   expect(refused).toBeInstanceOf(Problem);
   expect((refused as Problem).document).toMatchObject({
     status: 422,
-    errors: [{ path: 'reason', message: expect.stringMatching(/speak against.*\d+ %/) }],
+    errors: [{ path: 'reason', message: expect.stringMatching(/speak against.*\d+\s%/) }],
   });
   expect(check('the wiring diagram names it')).not.toThrow();
 });
