@@ -128,12 +128,26 @@ function pure(folder) {
   };
 }
 
+/** Every rule about React, switched off. */
+const REACT_OFF = Object.fromEntries(
+  expo
+    .flatMap(({ rules = {} }) => Object.keys(rules))
+    .filter((name) => /^react(-hooks)?\//.test(name))
+    .map((name) => [name, 'off']),
+);
+
 module.exports = defineConfig([
   {
     ignores: ['**/dist/**', '**/.expo/**', '**/node_modules/**', 'server/drizzle/**', '.cache/**'],
   },
   expo,
   prettier,
+  {
+    // React is in the app alone; elsewhere its compiler would read every file for nothing.
+    files: ['**/*.{ts,tsx,js,cjs,mjs}'],
+    ignores: ['app/**'],
+    rules: REACT_OFF,
+  },
   {
     rules: {
       'import/namespace': 'off',

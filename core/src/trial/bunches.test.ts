@@ -21,12 +21,16 @@ const searched = (signals: readonly BunchSignal[], alone = false, seeds = SEEDS)
     const bunch = generateBunch(seed);
     return { seed, bunch, search: searchSignals(bunch, needsFor(signals), { seed, alone }) };
   });
-const starters = searched(STARTER);
-const screens = searched(SCREEN);
+const starters = searched(STARTER, false, SEEDS.slice(0, 3));
+/** The locks alone on every kind of them: in a third of the time. */
+const LOCKS: readonly BunchSignal[] = ['lock', 'unlock'];
+const locks = searched(LOCKS);
+const screens = searched(SCREEN, false, SEEDS.slice(0, 5));
 
 it.each([
   ['a remote starter', STARTER, starters],
   ['a screen', SCREEN, screens],
+  ['locks of every kind', LOCKS, locks],
 ])('finds the wires of %s, says which are not there, and takes no other for one', (...of) => {
   const [, signals, cars] = of;
   for (const { seed, bunch, search } of cars)
@@ -50,7 +54,7 @@ it.each([
   (...of) => {
     const [, generator] = of;
     const places = new Set<string>();
-    for (const seed of SEEDS.slice(0, 3)) {
+    for (const seed of SEEDS.slice(0, 2)) {
       const bunch = generator(seed, true);
       const search = searchSignals(bunch, needsFor(DASH), { seed });
       expect([seed, scoreBunch(bunch, DASH, search)]).toEqual([
@@ -132,8 +136,8 @@ describe('what the radio drives', () => {
 });
 
 it('tells every kind of lock', () => {
-  expect(new Set(starters.map(({ bunch }) => bunch.lockKind))).toEqual(new Set(LOCK_KINDS));
-  for (const { bunch, search } of starters) expect(lockKindFound(search)).toBe(bunch.lockKind);
+  expect(new Set(locks.map(({ bunch }) => bunch.lockKind))).toEqual(new Set(LOCK_KINDS));
+  for (const { bunch, search } of locks) expect(lockKindFound(search)).toBe(bunch.lockKind);
 });
 
 it('weighs each supply by what is asked of it: held through cranking, or live at accessory', () => {
@@ -174,8 +178,8 @@ it('asks for fewer touches while cranking where nobody helps', () => {
       .flatMap(({ search }) => search.visits)
       .filter(({ place }) => place === 'crank')
       .reduce((sum, { sourceIds }) => sum + sourceIds.length, 0);
-  const alone = searched(STARTER, true, [2, 3]);
-  expect(cranked(alone)).toBeLessThan(cranked(starters.slice(1, 3)));
+  const alone = searched(STARTER, true, [2]);
+  expect(cranked(alone)).toBeLessThan(cranked(starters.slice(1, 2)));
   // Alone, every wire is clipped on and cranked for by itself.
   // A probe that sits on the wire already only reads on.
   const each = WORK_SECONDS.crank + WORK_SECONDS.still;
@@ -187,7 +191,7 @@ it('takes less work than every wire in every state, whichever way the clip hangs
   const middle = (clips: 'ground' | 'both'): number =>
     starters
       .map(({ bunch, search }) => search.seconds / secondsByHand(bunch, STARTER, clips))
-      .sort((a, b) => a - b)[2] ?? 1;
+      .sort((a, b) => a - b)[1] ?? 1;
   expect(middle('ground')).toBeLessThan(0.8);
   expect(middle('both')).toBeLessThan(0.55);
 });
@@ -246,7 +250,7 @@ describe('a wire', () => {
 });
 
 it('says of a signal that no wire gives how to get round it', () => {
-  const onData = starters.find(({ bunch }) => bunch.lockKind === 'data');
+  const onData = locks.find(({ bunch }) => bunch.lockKind === 'data');
   expect(onData?.search.advice.next.kind).toBe('exhausted');
   expect(onData?.search.advice.next.instruction).toMatch(
     /lock wire is on none of these wires.*module/,

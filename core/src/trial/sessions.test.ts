@@ -167,7 +167,7 @@ describe('a session by the plan, on any car', () => {
     { named: 0.35, lies: 0.02, probability: 0.98 },
   ])('is not misled by a log with lies: %o', (quality) => {
     let score = NO_SCORE;
-    for (let seed = 90_001; seed <= 90_025; seed += 1) {
+    for (let seed = 90_001; seed <= 90_014; seed += 1) {
       const vehicle = generateVehicle(seed, USUAL_LEGENDS);
       const car = trialCar(vehicle, {
         seed,
@@ -185,7 +185,7 @@ describe('a session by the plan, on any car', () => {
     const needs = NEEDS.slice(0, 3);
     const secondsWith = (probability: number | undefined): number => {
       let seconds = 0;
-      for (let seed = 90_001; seed <= 90_016; seed += 1) {
+      for (let seed = 90_001; seed <= 90_010; seed += 1) {
         const vehicle = generateVehicle(seed, USUAL_LEGENDS);
         const log =
           probability === undefined

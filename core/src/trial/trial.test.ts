@@ -19,7 +19,7 @@ import {
 
 /** Seeds that nothing was tuned on. */
 const FIRST_SEED = 70_001;
-const CARS = 30;
+const CARS = 16;
 const NEEDS: readonly Need[] = [
   { id: 'memory', role: 'constant' },
   { id: 'supply', role: 'switched' },
@@ -87,7 +87,7 @@ it('has by-hand ways that find something too', () => {
 });
 
 describe('the plan on cut harnesses it has not seen', () => {
-  const BUNCHES = 20;
+  const BUNCHES = 10;
   let right = 0;
   let harm = 0;
   const ratios = { seconds: [] as number[], probes: [] as number[] };

@@ -2,7 +2,8 @@ import { LEXICON } from './lexicon';
 import type { LexiconEntry } from './lexicon';
 import type { PrintedWord } from './channel';
 import { printedWord } from './channel';
-import { printedForms } from './plainLetters';
+import { plainLetters, printedForms } from './plainLetters';
+import { joinsOthers } from './tokens';
 import { BLOCKED_WORDS } from './vocabulary/blocked';
 import { USABLE_WORDS } from './vocabulary/usable';
 import type { Vocabulary } from './vocabulary/vocabulary';
@@ -29,12 +30,6 @@ export interface PhraseBook {
   readonly byBeginning: ReadonlyMap<string, readonly number[]>;
 }
 
-/** Words that join others and are left out in print. */
-const JOINING = new Set(
-  'DE DEL LA LE LES DU DES D L DI DA DO DOS EL Y ET E A AU AUX AN UND OF THE VON ZU NA POR PER EM'.split(
-    ' ',
-  ),
-);
 /** Shortest word that is looked for inside a longer one, letters. */
 export const LONG = 5;
 
@@ -88,7 +83,7 @@ function entryOf(meaning: string): LexiconEntry {
 function formsOf(text: string): string[] {
   const parts = text
     .split(/[^\p{L}\d]+/u)
-    .filter((part) => part !== '' && !JOINING.has(part.toUpperCase()))
+    .filter((part) => part !== '' && !joinsOthers(plainLetters(part)))
     .map(printedForms);
   return parts.reduce<string[]>(
     (made, forms) =>

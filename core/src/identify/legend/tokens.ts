@@ -17,7 +17,18 @@ const TERMINAL = /\b(?:KLEMME|TERMINAL|BORNE|MORSETTO|KLEM)\b/g;
 /** The battery’s plus as DIN 72552 writes it; a lone letter says nothing. */
 const BATTERY_PLUS = /\+\s?B(?![A-Z])|\bB\s?\+/g;
 /** Words that join others; print leaves them out mostly. */
-const JOINING = /\b(?:DEL|DE|LA|LES|LE|DU|DES|DI|DA|DOS|DO|EL|AUX|AU|UND|OF|THE|VON)\b/g;
+const JOINING = 'DEL DE LA LES LE DU DES DI DA DOS DO EL AU UND OF THE VON'.split(' ');
+/** Those that are mostly something else, such as a side or a terminal: they join only where they stand between two words. */
+const JOINING_WORDS = 'AUX D L Y ET E A AN ZU NA POR PER EM'.split(' ');
+const JOINS = new RegExp(
+  `\\b(?:${JOINING.join('|')})\\b|(?<=[A-Z]{3} )(?:${JOINING_WORDS.join('|')})(?= [A-Z]{3})`,
+  'g',
+);
+
+/** Whether a word only joins others within a phrase of the trade. */
+export function joinsOthers(word: string): boolean {
+  return JOINING.includes(word) || JOINING_WORDS.includes(word);
+}
 
 /** The parts of a legend: letters and figures apart, `Kl30-b` is `KL`, `30`, `B`. Ratings and places are left out. */
 export function tokensOf(legend: string | undefined): readonly string[] {
@@ -27,7 +38,7 @@ export function tokensOf(legend: string | undefined): readonly string[] {
     .replace(RATING, ' ')
     .replace(PLACE, ' ')
     .replace(TERMINAL, 'KL')
-    .replace(JOINING, ' ');
+    .replace(JOINS, ' ');
   const clear = CONFUSED.reduce((text, [wrong, right]) => text.replace(wrong, right), rest);
   return clear.match(/[A-Z]+|[0-9]+/g) ?? [];
 }

@@ -90,12 +90,16 @@ export function bitsFor(
   const joint = new Float64Array(kinds.count * KINDS);
   for (const { index, way, weight } of openIn(given)) {
     const inThisWay = shows[way];
+    if (inThisWay === undefined) continue;
     const good = weight * (serving[index] ?? 0);
     const row = (kinds.of[index] ?? 0) * KINDS;
+    const from = index * KINDS;
     for (let kind = 0; kind < KINDS; kind += 1) {
-      const chance = inThisWay?.[index * KINDS + kind] ?? 0;
-      joint[row + kind] = (joint[row + kind] ?? 0) + good * chance;
-      joint[kind] = (joint[kind] ?? 0) + (weight - good) * chance;
+      // Every place is there: a check for each would cost more than the sum.
+      const chance = inThisWay[from + kind] as number;
+      if (chance === 0) continue;
+      (joint[row + kind] as number) += good * chance;
+      (joint[kind] as number) += (weight - good) * chance;
     }
   }
   let bits = 0;

@@ -30,25 +30,32 @@ export interface Asked {
 }
 
 /** What a look at a wire is worth to a need, bits; 0 where it tells nothing new. */
-export function worthOf(look: Look, { wire, wanted, until }: Asked): number {
-  const isDue = isPlainLook(look) && wantedPlaces(wanted, wire, until).includes(look.place);
+export function worthOf(look: Look, asked: Asked): number {
+  const { wire } = asked;
   const times = timesRead(look, wire);
+  if (times >= MOST_TOUCHES) return 0;
   if (times > 0) {
-    if (isDue && times < MOST_TOUCHES) return MUST_SEE_BITS;
-    return isAgain(look, times, { wanted, wire }) ? AGAIN_BITS : 0;
+    if (isDue(look, asked)) return MUST_SEE_BITS;
+    return isAgain(look, asked) ? AGAIN_BITS : 0;
   }
-  const bits = Math.max(keptBits(look, { wanted, wire }), opensBits(look, { wanted, wire }));
-  return isDue ? Math.max(bits, MUST_SEE_BITS) : bits;
+  const bits = Math.max(keptBits(look, asked), opensBits(look, asked));
+  return bits < MUST_SEE_BITS && isDue(look, asked) ? MUST_SEE_BITS : bits;
+}
+
+/** Whether the wire must be seen at this look before it is taken for what the need wants. */
+function isDue(look: Look, { wire, wanted, until }: Asked): boolean {
+  return isPlainLook(look) && wantedPlaces(wanted, wire, until).includes(look.place);
 }
 
 /** Share of what a look would tell that counts for one which only opens it. Chosen on bunches 1 to 60, between 0.1 and 1. */
 const OPENING = 0.1;
 const OHMS = LOOKS.filter(({ by }) => by === 'ohmmeter');
+const KEY_OFF = stateId(stateAt('off'));
 
 /** What a look is worth for what it opens: an ohmmeter goes only on what was read dead with the key off, bits. */
 function opensBits(look: Look, asked: Pick<Asked, 'wanted' | 'wire'>): number {
-  const isKeyOff = isPlainLook(look) && look.id === stateId(stateAt('off'));
-  if (!isKeyOff || asked.wire.posterior.evidence.some(isDeadAtRest)) return 0;
+  const isKeyOff = isPlainLook(look) && look.id === KEY_OFF;
+  if (!isKeyOff || seenOf(asked.wire).isDeadAtRest) return 0;
   return OPENING * Math.max(...OHMS.map((one) => keptBits(one, asked)));
 }
 
@@ -61,23 +68,52 @@ function timesRead(look: Look, wire: Verdict): number {
   return evidenceAt(look, wire)?.readings.filter((one) => isBy(look, one)).length ?? 0;
 }
 
-function evidenceAt(look: Look, { posterior }: Verdict): StateEvidence | undefined {
-  return posterior.evidence.find(({ id }) => id === look.id);
+function evidenceAt(look: Look, wire: Verdict): StateEvidence | undefined {
+  return seenOf(wire).byState.get(look.id);
 }
 
-/** Bits by look and need, as long as nothing more is read at the wire. */
-const BITS = new WeakMap<Posterior, Map<string, number>>();
+/** What was read at a wire, looked through once: every look and need asks for it. */
+interface Seen {
+  readonly byState: ReadonlyMap<string, StateEvidence>;
+  readonly isDeadAtRest: boolean;
+}
+
+const SEEN = new WeakMap<Posterior, Seen>();
+
+function seenOf({ posterior }: Verdict): Seen {
+  const known = SEEN.get(posterior);
+  if (known !== undefined) return known;
+  const { evidence } = posterior;
+  const seen = {
+    byState: new Map(evidence.map((one) => [one.id, one])),
+    isDeadAtRest: evidence.some(isDeadAtRest),
+  };
+  SEEN.set(posterior, seen);
+  return seen;
+}
+
+/** Bits by need and look, as long as nothing more is read at the wire; NaN where nobody has asked yet. */
+const BITS = new WeakMap<Posterior, Map<string, Float64Array>>();
+const NUMBER_OF = new Map(LOOKS.map((look, number) => [look, number]));
 
 function keptBits(look: Look, { wanted, wire }: Pick<Asked, 'wanted' | 'wire'>): number {
-  const kept = BITS.get(wire.posterior) ?? new Map<string, number>();
-  BITS.set(wire.posterior, kept);
-  const key = `${look.by} ${look.clip} ${look.id} ${askedBy(wanted)}`;
-  const known = kept.get(key);
-  if (known !== undefined) return known;
+  const number = NUMBER_OF.get(look);
+  if (number === undefined) throw new RangeError(`${look.id} is none of the looks`);
+  const kept = bitsByLook(wire.posterior, askedBy(wanted));
+  const known = kept[number] ?? NaN;
+  if (!Number.isNaN(known)) return known;
   const need = { serving: wanted.serving(wire.posterior), kinds: kindsOf(wanted) };
   const bits = bitsFor(wire.posterior, need, showsFor(look, wire));
-  kept.set(key, bits);
+  kept[number] = bits;
   return bits;
+}
+
+function bitsByLook(given: Posterior, asked: string): Float64Array {
+  const byNeed = BITS.get(given) ?? new Map<string, Float64Array>();
+  BITS.set(given, byNeed);
+  const kept = byNeed.get(asked) ?? new Float64Array(LOOKS.length).fill(NaN);
+  byNeed.set(asked, kept);
+  return kept;
 }
 
 const ASKED = new WeakMap<PreparedNeed, string>();
@@ -93,17 +129,8 @@ function askedBy(wanted: PreparedNeed): string {
 }
 
 /** A touch that may have missed the metal is worth another, once nothing else tells more. */
-function isAgain(
-  look: Look,
-  times: number,
-  { wanted, wire }: Pick<Asked, 'wanted' | 'wire'>,
-): boolean {
-  return (
-    look.by === 'meter' &&
-    times < MOST_TOUCHES &&
-    wanted.mustSee.includes(look.place) &&
-    isAlmostSure(wanted, wire)
-  );
+function isAgain(look: Look, { wanted, wire }: Pick<Asked, 'wanted' | 'wire'>): boolean {
+  return look.by === 'meter' && wanted.mustSee.includes(look.place) && isAlmostSure(wanted, wire);
 }
 
 /** Whether a look is by a meter clipped to ground: only such a one counts as seen. */
@@ -154,13 +181,10 @@ export function mayTouch(look: Look, wire: Verdict): boolean {
   const { posterior: given } = wire;
   if (look.by === 'meter') return true;
   if (look.by === 'lamp')
-    return (
-      mayTakeLamp(wire) &&
-      given.evidence.some(({ id, readings }) => id === look.id && readings.some(isAtBattery))
-    );
+    return mayTakeLamp(wire) && evidenceAt(look, wire)?.readings.some(isAtBattery) === true;
   return (
     given.functions.dataBus + given.functions.sensor < FENCED &&
-    given.evidence.some(isDeadAtRest) &&
+    seenOf(wire).isDeadAtRest &&
     given.evidence.every((one) => one.state.key !== 'off' || one.readings.every(isDead))
   );
 }
@@ -170,7 +194,7 @@ function isDeadAtRest({ id, readings }: StateEvidence): boolean {
   return AT_REST.has(id) && readings.some((one) => isPlain(one) && senseOf(one) === 'dead');
 }
 
-const AT_REST = new Set([stateId(stateAt('off')), stateId(stateAt('run'))]);
+const AT_REST = new Set([KEY_OFF, stateId(stateAt('run'))]);
 
 function isAtBattery(reading: Reading): boolean {
   return reading.value.kind === 'volts' && isPlain(reading) && senseOf(reading) === 'live';
