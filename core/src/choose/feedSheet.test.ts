@@ -73,7 +73,11 @@ describe('the sheet of a feed at a slot', () => {
     const { wayRound } = sheet({ measuredA: 3 });
     const added = { addedFuseA: 2 };
     expect(wayRound?.right).toEqual({ ...added, originalFuseA: 3, addedLiveWithOriginalOut: true });
-    expect(wayRound?.wrong).toEqual({ ...added, originalFuseA: 5, addedLiveWithOriginalOut: false });
+    expect(wayRound?.wrong).toEqual({
+      ...added,
+      originalFuseA: 5,
+      addedLiveWithOriginalOut: false,
+    });
   });
 
   it('is made without a size too: no terminal, and a holder for whatever fits', () => {

@@ -206,7 +206,9 @@ export function hasLook(wireId: string, look: WireLook, session: HarnessSession)
       reading.otherId === undefined &&
       (reading.clip ?? 'ground') === look.clip &&
       (reading.value.kind === 'ohms') === (look.instrument === 'ohmmeter') &&
-      (look.instrument !== 'meter' || placeOf(reading.state) === place),
+      (look.instrument !== 'meter' || placeOf(reading.state) === place) &&
+      // Lamps on with the key off are not everything on.
+      (look.name !== 'everything on' || reading.state.key === look.state.key),
   );
 }
 
