@@ -102,7 +102,7 @@ export function workedAt(of: CircuitFunction): readonly StitchPlace[] {
 
 /** Whether a role is a trigger. */
 export function isTrigger(role: string): role is TriggerRole {
-  return role in TRIGGERS;
+  return Object.hasOwn(TRIGGERS, role);
 }
 
 /** Where a trigger shows that it is worked, and where it rests. */
