@@ -1,7 +1,9 @@
 import { stateAt } from '../../vehicle';
 import { lastWord } from './lastWord';
 import { nothingLive } from './nothingLive';
+import type { Reading, ReadingValue } from '../reading/reading';
 import type { HarnessLimit, HarnessSession } from './session';
+import { isByLamp } from './session';
 
 const session = (cannot: readonly HarnessLimit[] = []): HarnessSession => ({
   ...{ wires: [], readings: [], state: stateAt('off'), cannot },
@@ -72,5 +74,28 @@ describe('help when nothing is live', () => {
       expect.stringMatching(/^Key to run, lamps on; .*wake the car\.$/),
       'Measure the battery at rest.',
     ]);
+  });
+});
+
+describe('a lamp in the meter’s place', () => {
+  const state = stateAt('run');
+  const read = (value: ReadingValue, more: Partial<Reading> = {}): Reading => ({
+    ...{ id: JSON.stringify(value), sourceId: 'a', contact: undefined, state, value, ...more },
+  });
+  const LIT = read({ kind: 'glow', glow: 'lit' });
+  const isBy = (readings: readonly Reading[], cannot: readonly HarnessLimit[] = []): boolean =>
+    isByLamp({ readings, cannot });
+
+  it('is said so, or seen by what was read', () => {
+    expect(isBy([])).toBe(false);
+    expect(isBy([], ['meter'])).toBe(true);
+    expect(isBy([], ['ohmmeter'])).toBe(false);
+    expect(isBy([LIT])).toBe(true);
+    expect(isBy([LIT, read({ kind: 'volts', volts: 12 })])).toBe(false);
+    expect(isBy([LIT, read({ kind: 'pulsing', lowV: 0, highV: 12 })])).toBe(false);
+    expect(isBy([LIT, read({ kind: 'ohms', ohm: 3 })])).toBe(true);
+    // On the constant a lamp looks for ground; that says nothing of what reads the rest.
+    expect(isBy([read({ kind: 'glow', glow: 'lit' }, { clip: 'constant' })])).toBe(false);
+    expect(isByLamp({ readings: [LIT] })).toBe(true);
   });
 });

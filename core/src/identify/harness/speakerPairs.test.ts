@@ -132,4 +132,32 @@ describe('pairs worth trying', () => {
       expect(elsewhere).toBeCloseTo(0.05 / (0.2 + 0.05 + 1), 9);
     }
   });
+
+  it('are those that the model’s log has as one speaker’s, its plus where the log has it', () => {
+    const lead = (speaker: string, end: 'plus' | 'minus') => ({ lead: { speaker, end } as never });
+    const of = (one: object, other: object) => {
+      const two = [{ ...wire('a', 'WH/BK'), ...one }, { ...wire('b', 'GN'), ...other }, wire('c')];
+      const [first] = pairCandidates(
+        two.map((each) => belief(each)),
+        [],
+        [],
+      );
+      return first;
+    };
+    const LOGGED = (0.35 * 100) / (0.2 + 0.35 * 100 + 1);
+    const front = of(lead('front', 'plus'), lead('front', 'minus'));
+    // The stripe would have it the other way round.
+    expect(front).toMatchObject({ plusId: 'a', minusId: 'b' });
+    expect(front?.chance).toBeGreaterThan(LOGGED - 0.05);
+    expect(of(lead('front', 'minus'), lead('front', 'plus'))).toMatchObject({
+      ...{ plusId: 'b', minusId: 'a' },
+    });
+    for (const [one, other] of [
+      [lead('front', 'plus'), lead('rear', 'minus')],
+      [lead('front', 'plus'), lead('front', 'plus')],
+      [lead('front', 'plus'), {}],
+      [{}, lead('front', 'minus')],
+    ] as const)
+      expect(of(one, other)?.chance).toBeLessThan(0.9);
+  });
 });
