@@ -120,3 +120,46 @@ describe('decodeVin', () => {
     );
   });
 });
+
+describe('what is wrong with a VIN', () => {
+  const problems = (text: string): readonly string[] => {
+    const made = decodeVin(text);
+    return made.ok ? [] : made.problems;
+  };
+
+  it('is said with the place of each character', () => {
+    expect(problems('1M8GDM9AXKP04278')).toEqual(['A VIN has 17 characters; this one has 16.']);
+    expect(problems('1M8GDM9AXKP04278?')).toEqual([
+      'Character 17, "?", is neither a letter nor a digit.',
+    ]);
+    expect(problems('OM8GDM9AXKP0427-8')).toEqual([
+      'Character 1 is O: I, O and Q never occur in a VIN. Perhaps 1 or 0.',
+      'Character 16, "-", is neither a letter nor a digit.',
+    ]);
+  });
+
+  it('is a check digit that differs, where it is mandatory; elsewhere it is warned of', () => {
+    expect(problems('1M8GDM9A1KP042788')).toEqual([
+      'Character 9 is 1, the check digit comes out as X: one character was misread.',
+    ]);
+    expect(problems('1M8GDM9AXKP042788')).toEqual([]);
+    const elsewhere = decodeVin(' wm8gdm9a1kp042788 ');
+    expect(elsewhere).toMatchObject({
+      ok: true,
+      value: { vin: 'WM8GDM9A1KP042788', checkDigit: 'differs', checkDigitMandatory: false },
+    });
+    const { warnings, expectedCheckDigit } = elsewhere.ok
+      ? elsewhere.value
+      : { warnings: [], expectedCheckDigit: '' };
+    expect(warnings[0]).toBe(
+      `Character 9 is 1, the check digit comes out as ${expectedCheckDigit}. Makers outside North America need not use it: read the VIN again.`,
+    );
+    const right = decodeVin(`WM8GDM9A${expectedCheckDigit}KP042788`);
+    expect(right).toMatchObject({ ok: true, value: { checkDigit: 'matches' } });
+    expect(right.ok && right.value.warnings).toEqual([
+      expect.stringMatching(
+        /^Outside North America character 10 is often no year\. If it is one: \d{4} or \d{4}\.$/,
+      ),
+    ]);
+  });
+});
