@@ -13,6 +13,7 @@ import type { HarnessSession } from './session';
 import { isByLamp } from './session';
 import type { PairToTry } from './pairToTry';
 import { lastWord } from './lastWord';
+import { doubtfulOf, unprovedOf } from './leftToProve';
 import { pairToTry, untoldOf } from './pairToTry';
 import { popSafety } from './popSafety';
 import { sayPair } from './pairWords';
@@ -178,28 +179,6 @@ function nextFor(found: {
   };
 }
 
-/** What is joined to the radio must be sure; what is left alone or capped need not be. */
-const JOINED: readonly WireRole[] = ['constant', 'switched', 'lamps', 'ground', 'speaker'];
-
-/** Wires to be joined whose place is likely rather than sure. */
-function doubtfulOf(
-  judged: readonly WireVerdict[],
-  pairedIds: ReadonlySet<string>,
-): readonly string[] {
-  return judged
-    .filter((one) => !one.told && !pairedIds.has(one.wireId) && mayBeJoined(one))
-    .map(({ wireId }) => wireId);
-}
-
-/** From here up something to be joined is likely enough to be proved. */
-const MAY_BE_JOINED = 0.3;
-
-function mayBeJoined({ role, ranked }: WireVerdict): boolean {
-  return ranked.some(
-    (one) => JOINED.includes(one.role) && (one.role === role || one.probability >= MAY_BE_JOINED),
-  );
-}
-
 function assertReadings(session: HarnessSession): void {
   const ids = new Set(session.wires.map((wire) => wire.id));
   for (const reading of session.readings) {
@@ -244,20 +223,4 @@ function assignmentsOf(beliefs: readonly WireBelief[]): HarnessAdvice['assignmen
       .filter((_, index) => assignment.roles[index] !== first?.roles[index])
       .map((one) => one.wire.id),
   }));
-}
-
-/** Wires that nobody has seen dead with everything on: what is left over must be proved dead before it is capped. */
-function unprovedOf(beliefs: readonly WireBelief[], session: HarnessSession): string[] {
-  return beliefs
-    .filter((one) => one.role === 'leftOver')
-    .filter(
-      (one) =>
-        !session.readings.some(
-          ({ sourceId, state }) =>
-            sourceId === one.wire.id &&
-            state.lamps &&
-            (state.key === 'run' || state.key === 'engine'),
-        ),
-    )
-    .map((one) => one.wire.id);
 }
