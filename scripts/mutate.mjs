@@ -14,10 +14,11 @@ const PACKAGES = ['core', 'server'];
  * `npm run mutate -- core/src/size/battery/crank.ts …`: changes the code of the files bit by bit, runs the tests that touch it,
  * and names each change that no test noticed. Minutes to hours, so it is no part of `npm test`. With `--tests size choose` only
  * test files in folders whose names hold one of these words are run: quicker, and what they notice is the least that all would.
- * With `--every 8` only what stands within every eighth line is changed: a sample, for many files at once.
+ * With `--every 8` only what stands within every eighth line is changed: a sample, for many files at once. `--quick` leaves out what
+ * is worked out once when a file is loaded, such as tables: each change there needs all tests anew.
  */
 main(async () => {
-  const { files, tests, every } = asked(process.argv.slice(2));
+  const { files, tests, every, quick } = asked(process.argv.slice(2));
   if (files.length === 0) throw new Stop('Name the files to change, such as core/src/size/**/*.ts');
   const name = PACKAGES.find((one) => files.every((file) => file.startsWith(`${one}/`)));
   if (name === undefined) throw new Stop(`All files must lie in one of ${PACKAGES.join(', ')}.`);
@@ -26,7 +27,10 @@ main(async () => {
   try {
     const config = path.join(folder, 'stryker.config.json');
     const report = path.join(folder, 'report.json');
-    writeFileSync(config, JSON.stringify(settings(linesOf(files, every), report)));
+    writeFileSync(
+      config,
+      JSON.stringify({ ...settings(linesOf(files, every), report), ignoreStatic: quick }),
+    );
     say(`Changing ${files.join(', ')}`);
     const { code } = await run(
       process.execPath,
@@ -51,13 +55,13 @@ main(async () => {
 function asked(words) {
   const lists = { files: [], '--tests': [], '--every': [] };
   let into = lists.files;
-  for (const word of words)
+  for (const word of words.filter((one) => one !== '--quick'))
     if (word in lists && word !== 'files') into = lists[word];
     else into.push(word);
   const every = Number(lists['--every'][0] ?? 1);
   if (!Number.isInteger(every) || every < 1)
     throw new Stop('--every wants a whole number from 1 on');
-  return { files: lists.files, tests: lists['--tests'], every };
+  return { files: lists.files, tests: lists['--tests'], every, quick: words.includes('--quick') };
 }
 
 /** What Stryker is to change: whole files, or every so many lines of each, begun at another line in each file. */
