@@ -58,6 +58,24 @@ describe('circuits that no legend names', () => {
     expect(least).toEqual(most);
   });
 
+  // Worked out by hand: 16 legends are a whole panel, and three that are gone share out what they are held with.
+  it('are shared among the legends that can’t be read, and are none where all can', () => {
+    const gone = hiddenCircuits(panel(without('METER', 'STOP', 'RADIO')), readWritten);
+    expect(gone.circuits).toHaveLength(3);
+    // 0.9, 0.8 and 0.9 over three slots come to more than is ever believed.
+    expect(gone.share).toBe(0.8);
+    const among = [...without('METER'), ...Array.from({ length: 8 }, () => undefined)];
+    expect(hiddenCircuits(panel(among), readWritten).share).toBeCloseTo(0.9 / 9, 9);
+    const all = COMPLETE.filter((legend) => legend !== 'METER');
+    expect(hiddenCircuits(panel(all), readWritten).share).toBe(0);
+    // Twelve legends are half a panel.
+    const half = without('METER').slice(0, 12);
+    const held = hiddenCircuits(panel(half), readWritten);
+    const sum = held.circuits.reduce((total, one) => total + one.share, 0);
+    expect(sum).toBeCloseTo(1, 9);
+    expect(held.share).toBeGreaterThan(0.4);
+  });
+
   it('share out their chances completely', () => {
     const hidden = hiddenCircuits(panel(without('METER', 'STOP', 'RADIO')), readWritten);
     const { functions } = sourcePrior(UNREAD, { hidden, doubt: 1 });
