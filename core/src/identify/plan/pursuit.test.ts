@@ -7,7 +7,7 @@ import { findScopeOf } from '../need/findScope';
 import type { Need } from '../need/needs';
 import { pursuitsFor } from './pursuit';
 import type { Reading } from '../reading/reading';
-import type { ProbeSource } from '../reading/source';
+import type { LoggedClaim, ProbeSource } from '../reading/source';
 import { judgeSource as judge } from '../judgeSource';
 
 const MEMORY: Need = { id: 'memory', role: 'constant' };
@@ -142,5 +142,54 @@ describe('the allotment', () => {
       }),
       { numRuns: 60 },
     );
+  });
+});
+
+describe('a source that the log names', () => {
+  const claim = (of: LoggedClaim['function'], probability = 0.99): LoggedClaim => ({
+    ...{ tapPointId: 't', function: of, probability, seen: [] },
+  });
+  const checks = (
+    need: Need,
+    logged: LoggedClaim | undefined,
+    more: { readings?: readonly Reading[]; at?: StitchPlace } = {},
+  ) => {
+    const source: ProbeSource = {
+      ...{ id: 'F1', name: 'F1', legend: undefined, fitted: true, tappable: true, logged },
+    };
+    const scope = findScopeOf([source], [judge(source, more.readings ?? [])], {
+      ...{ needs: [need], until: 'role' },
+    });
+    const [wanted] = scope.needs;
+    if (wanted === undefined) throw new Error('no need was asked for');
+    const state = stateAt(more.at ?? 'off');
+    const [pursuit] = pursuitsFor(wanted, scope, { ...PARKED_NOW, state });
+    return pursuit;
+  };
+  const places = (...of: Parameters<typeof checks>): string =>
+    (checks(...of)?.checks ?? [])
+      .map(({ place, expectLive }) => `${place} ${expectLive === true ? 'live' : 'dead'}`)
+      .join(', ');
+
+  it('wants one live reading on this car, where that is cheapest', () => {
+    expect(places(MEMORY, claim('constant'))).toBe('off live');
+    expect(places(MEMORY, claim('constant'), { at: 'run' })).toBe('run live');
+    expect(checks(MEMORY, claim('constant'))).toMatchObject({ danger: 0, seconds: 5 });
+    expect(checks(MEMORY, claim('constant'))?.checks[0]?.gain).toBe(0.99);
+  });
+
+  it('is also looked at where a switched feed must be dead', () => {
+    expect(places(SUPPLY, claim('accessory'))).toBe('off dead, run live');
+    expect(checks(SUPPLY, claim('accessory'))?.seconds).toBe(5 + 4 + 5);
+    const read = [volts('F1', 'run', 12.4)];
+    expect(places(SUPPLY, claim('accessory'), { readings: read })).toBe('off dead');
+  });
+
+  it('is read like any other where the log can’t be trusted, or names something else', () => {
+    expect(places(SUPPLY, claim('accessory', 0.97))).toBe('off dead, run live');
+    const plain = checks(SUPPLY, claim('accessory', 0.96));
+    // What is not trusted is in doubt: a gain is a share of the doubt then.
+    for (const { gain } of plain?.checks ?? []) expect(gain).not.toBe(0.96);
+    expect(checks(MEMORY, claim('accessory'))).toBeUndefined();
   });
 });
