@@ -184,11 +184,20 @@ function candidatesOf(token: string): ReadonlyMap<number, number> {
   const found = new Map<number, number>();
   if (isNumber(token)) return found;
   const looked = [...(PHRASES.byLetter.get(token.charAt(0)) ?? []), ...insideOf(token)];
+  const isWord = looked.some((number) => wordAt(number).text === token);
   for (const number of looked) {
-    const probability = tokenGiven(token, wordAt(number));
+    const word = wordAt(number);
+    // A compound that is known as it stands is no chance find of the words within it.
+    if (isWord && isWithin(word.text, token)) continue;
+    const probability = tokenGiven(token, word);
     if (probability > 0) found.set(number, probability);
   }
   return found;
+}
+
+/** Whether a word is a part of a longer one, and not what that is the plural of. */
+function isWithin(text: string, token: string): boolean {
+  return token.length > text.length + 2 && token.includes(text);
 }
 
 /** Words that may stand inside a longer token. */
