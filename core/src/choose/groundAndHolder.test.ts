@@ -1,5 +1,5 @@
 import type { Slot } from '../vehicle';
-import { chooseGround, holderFor } from './index';
+import { chooseGround, holderFor, holderLimitA } from './index';
 
 describe('a ground', () => {
   const GIVEN = { currentA: 2, school: 'stud' } as const;
@@ -109,5 +109,26 @@ describe('a holder', () => {
       note: expect.stringMatching(/tight under the cover/),
     });
     expect(tight.fits && tight.substitute).toMatch(/same 10 A, never a larger one/);
+  });
+});
+
+describe('the room that a tap wants', () => {
+  const slot = { family: 'mini', clearance: 'clear', ratingA: 10 } as const;
+  const fits = (clearanceMm: number, stock: readonly string[]): boolean =>
+    holderFor({ slot, clearanceMm, stock }).fits;
+
+  it('is its own height, and no more', () => {
+    expect([fits(30, ['mini']), fits(29.9, ['mini'])]).toEqual([true, false]);
+    expect([fits(22, ['miniLow']), fits(21.9, ['miniLow'])]).toEqual([true, false]);
+  });
+
+  it('goes with what is at hand when it is asked how much the added side carries', () => {
+    const micro = { family: 'micro2', clearance: 'clear', ratingA: 10 } as const;
+    expect(holderLimitA({ slot: micro })).toBe(10);
+    expect(holderLimitA({ slot: micro, stock: ['micro2Slim'] })).toBe(7.5);
+    expect(holderLimitA({ slot: micro, stock: ['micro2', 'micro2Slim'] })).toBe(10);
+    expect(holderLimitA({ slot: micro, stock: ['standard'] })).toBeUndefined();
+    expect(holderLimitA({ slot: micro, stock: [] })).toBeUndefined();
+    expect(holderLimitA({ slot: micro, clearanceMm: 24 })).toBe(7.5);
   });
 });

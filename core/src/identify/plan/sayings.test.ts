@@ -14,7 +14,6 @@ it('lists names and begins a sentence', () => {
 const slot = (id: string, legend: string | undefined): ProbeSource => ({
   ...{ id, name: id, legend, fitted: true, tappable: true, logged: undefined },
 });
-const wire = (id: string): ProbeSource => ({ ...slot(id, undefined), kind: 'wire' });
 const volts = (sourceId: string, place: StitchPlace, value: number): Reading => ({
   ...{ id: `${sourceId} ${place} ${value}`, sourceId, contact: undefined, state: stateAt(place) },
   value: { kind: 'volts', volts: value },
