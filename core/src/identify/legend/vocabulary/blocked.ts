@@ -89,8 +89,8 @@ export const BLOCKED_WORDS: Vocabulary = {
     pl: `skrzynia biegów|przekładnia|automatyczna skrzynia|sprzęgło|dźwignia zmiany biegów|wybierak|konwerter`,
   },
   'engine cooling': {
-    en: `cooling|cooling fan|engine cooling|radiator|radiator fan|condenser fan|electric fan|fan motor high|fan control|water pump|electric water pump|coolant|coolant pump|coolant level|thermostat|cooling module|auxiliary water pump|intercooler pump`,
-    de: `kühler|kühlerlüfter|kühlung|motorkühlung|lüfter|kühlmittel|kühlmittelpumpe|wasserpumpe|kühlwasser|thermostat|ladeluftkühler`,
+    en: `cooling|cooling fan|engine cooling|radiator|radiator fan|condenser fan|electric fan|fan motor high|fan control|water pump|electric water pump|coolant|coolant pump|coolant level|thermostat|cooling module|auxiliary water pump|auxiliary fan|auxiliary cooling fan|auxiliary pump|auxiliary coolant pump|intercooler pump`,
+    de: `kühler|kühlerlüfter|kühlung|motorkühlung|lüfter|kühlmittel|kühlmittelpumpe|wasserpumpe|kühlwasser|thermostat|ladeluftkühler|zusatzlüfter|zusatzwasserpumpe`,
     fr: `refroidissement|ventilateur radiateur|moto ventilateur|motoventilateur|groupe motoventilateur|radiateur|pompe à eau|liquide de refroidissement`,
     es: `refrigeración|electroventilador|ventilador radiador|ventilador del radiador|radiador|bomba de agua|refrigerante`,
     it: `raffreddamento|elettroventola|ventola radiatore|ventola|radiatore|pompa acqua|liquido refrigerante`,
