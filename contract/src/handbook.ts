@@ -7,7 +7,9 @@ export class HandbookEntryRequest {
   @OrNull()
   @IsString()
   @Matches(/\S/, { message: 'give the handbook’s words, not blanks' })
-  @Length(1, 120, { message: 'give the handbook’s words, up to 120 characters, or that it lists nothing' })
+  @Length(1, 120, {
+    message: 'give the handbook’s words, up to 120 characters, or that it lists nothing',
+  })
   entry!: string | null;
 }
 
