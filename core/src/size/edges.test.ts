@@ -2,7 +2,7 @@ import { currentAt12V, ringFor, wireTapFor } from './index';
 import { ampacityAtA } from './conductor';
 import type { FeedLoad } from './feedLoad';
 import { assertLoad } from './feedLoad';
-import { chooseConductors } from './chooseConductor';
+import { chooseConductors, leadOf } from './chooseConductor';
 
 const LOAD: FeedLoad = {
   ...{ currentA: 2, oneWayM: 2, returnPath: 'body', systemV: 12, dropLimitPercent: 3 },
@@ -102,4 +102,13 @@ describe('a conductor that is not to be had', () => {
       /^Even 18 AWG carries only [\d.]+ A there; fuse and load want 15 A\.$/,
     );
   });
+});
+
+// A dead short at the far end has the whole way of copper in it, there and back.
+it('counts the way back where a lead of its own comes back', () => {
+  const copperM = (more: Partial<FeedLoad>): number => leadOf({ ...LOAD, ...more }, 5, 1).copperM;
+  expect(copperM({ returnPath: 'body' })).toBe(2);
+  expect(copperM({ returnPath: 'body', returnM: 5 })).toBe(2);
+  expect(copperM({ returnPath: 'lead' })).toBe(4);
+  expect(copperM({ returnPath: 'lead', returnM: 0.5 })).toBe(2.5);
 });

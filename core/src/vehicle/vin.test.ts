@@ -101,6 +101,9 @@ describe('decodeVin', () => {
   it.each(['U', 'Z', '0'])('knows no model year %s', (year) => {
     const result = decodeVin(`S00000000${year}0000000`);
     expect(result.ok && result.value.modelYears).toEqual([]);
+    expect(result.ok && result.value.warnings).toContain(
+      `Character 10, ${year}, is no model year.`,
+    );
   });
 
   it('catches every single wrong digit', () => {
