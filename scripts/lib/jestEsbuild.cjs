@@ -7,6 +7,8 @@ module.exports = {
       loader: filename.endsWith('x') ? 'tsx' : 'ts',
       format: 'cjs',
       target: 'es2022',
+      // Jest’s modules know no import() of Node’s own.
+      supported: { 'dynamic-import': false },
       sourcemap: 'inline',
       sourcefile: filename,
       define: { 'import.meta.url': '__importMetaUrl' },

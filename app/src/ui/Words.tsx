@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { ReactNode } from 'react';
 import type { StyleProp, TextStyle } from 'react-native';
 import { Text } from 'react-native';
@@ -37,8 +38,11 @@ export interface WordsProps {
   readonly testID?: string;
 }
 
-/** Text in the product's faces; figures are tabular. */
-export function Words(props: WordsProps) {
+/**
+ * Text in the product's faces; figures are tabular. It is drawn again only where it says something else: every reading draws
+ * a screen anew, and most of what stands there is words.
+ */
+export const Words = memo(function Words(props: WordsProps) {
   const palette = usePalette();
   const { kind = 'body' } = props;
   const isHeading = kind === 'title' || kind === 'heading';
@@ -58,4 +62,4 @@ export function Words(props: WordsProps) {
       {props.children}
     </Text>
   );
-}
+});

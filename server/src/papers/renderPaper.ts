@@ -1,7 +1,6 @@
 import { createRequire } from 'node:module';
 import type { Paper, Sheet } from '@lucky-thread/work';
 import { paperDocument } from '@lucky-thread/work';
-import pdfmake from 'pdfmake';
 
 const resolve = createRequire(import.meta.url).resolve;
 
@@ -17,14 +16,23 @@ const STRONG = {
   normal: face('barlow-condensed/600SemiBold/BarlowCondensed_600SemiBold.ttf'),
   bold: face('barlow-condensed/700Bold/BarlowCondensed_700Bold.ttf'),
 };
-pdfmake.setFonts({ Text: TEXT, Strong: STRONG });
-// Papers name no file and no address to fetch from; should one ever, it stays shut.
-pdfmake.setUrlAccessPolicy(() => false);
-pdfmake.setLocalAccessPolicy((path: string) =>
-  [...Object.values(TEXT), ...Object.values(STRONG)].includes(path),
-);
+
+/** Loads what makes PDFs: an eighth of what the server's start would take, and most starts are not asked for a paper. */
+async function load() {
+  const { default: pdfmake } = await import('pdfmake');
+  pdfmake.setFonts({ Text: TEXT, Strong: STRONG });
+  // Papers name no file and no address to fetch from; should one ever, it stays shut.
+  pdfmake.setUrlAccessPolicy(() => false);
+  pdfmake.setLocalAccessPolicy((path: string) =>
+    [...Object.values(TEXT), ...Object.values(STRONG)].includes(path),
+  );
+  return pdfmake;
+}
+
+let loaded: ReturnType<typeof load> | undefined;
 
 /** A paper as a PDF, in the product’s own faces. */
 export async function renderPaper(paper: Paper, sheet: Sheet): Promise<Uint8Array> {
+  const pdfmake = await (loaded ??= load());
   return new Uint8Array(await pdfmake.createPdf(paperDocument(paper, sheet)).getBuffer());
 }

@@ -39,6 +39,11 @@ describe('circuits to keep away from', () => {
     expect(judge(source({ legend }), []).fence?.instruction).toMatch(instruction);
   });
 
+  it('are not fenced by what is written on a wire: a wire has no legend', () => {
+    expect(judge(source({ kind: 'wire', legend: 'ABS' }), []).fence).toBeUndefined();
+    expect(judge(source({ legend: 'ABS' }), []).fence?.reason).not.toBe('');
+  });
+
   it('are not fenced where the legend is harmless and nothing was read', () => {
     expect(judge(source({ legend: 'CIG' }), []).fence).toBeUndefined();
     expect(judge(source({ kind: 'wire' }), []).fence).toBeUndefined();

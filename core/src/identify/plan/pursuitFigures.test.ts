@@ -1,0 +1,222 @@
+import fc from 'fast-check';
+import { PARKED, STITCH_PLACES, placeOf, stateAt } from '../../vehicle';
+import type { StitchPlace } from '../../vehicle';
+import { HYPOTHESES } from '../circuit/hypotheses';
+import { judgeSource } from '../judgeSource';
+import { isOpen, doubtOf, remove } from '../need/doubt';
+import { fillsFor } from '../need/fills';
+import type { FindScope } from '../need/findScope';
+import { findScopeOf } from '../need/findScope';
+import type { Need, PreparedNeed } from '../need/needs';
+import type { Reading } from '../reading/reading';
+import type { ProbeSource } from '../reading/source';
+import { visitState } from '../visit/visitState';
+import { WORK_SECONDS, changeSeconds } from '../visit/workCosts';
+import { allot } from './allot';
+import type { Pursuit } from './pursuit';
+import { pursuitsFor } from './pursuit';
+
+const MEMORY: Need = { id: 'memory', role: 'constant' };
+const SUPPLY: Need = { id: 'supply', role: 'switched' };
+const STEADY: Need = { id: 'steady', role: 'switched', holdsCranking: true };
+const NOW = { state: PARKED, cannot: [], lamp: false };
+const LEGENDS = ['BAT', 'ACC', 'CIG', 'IGN', 'METER', undefined, 'RADIO', 'HORN', 'XQZ'] as const;
+
+const SOURCES: readonly ProbeSource[] = LEGENDS.map((legend, index) => ({
+  ...{ id: `F${index + 1}`, name: `F${index + 1}`, legend, fitted: true, tappable: true },
+  logged: undefined,
+}));
+
+/** What somebody may have read so far: a few touches, live or dead, each place of a slot once. */
+const READ = fc
+  .uniqueArray(
+    fc.record({
+      slot: fc.integer({ min: 1, max: LEGENDS.length }),
+      place: fc.constantFrom<StitchPlace>('off', 'acc', 'run', 'crank', 'engine', 'asleep'),
+      volts: fc.constantFrom(0.02, 12.4),
+    }),
+    { maxLength: 12, selector: ({ slot, place }) => `${slot} ${place}` },
+  )
+  .map((rows) =>
+    rows.map(({ slot, place, volts }): Reading => ({
+      ...{ id: `${slot}-${place}`, sourceId: `F${slot}`, contact: undefined },
+      state: stateAt(place),
+      value: { kind: 'volts', volts },
+    })),
+  );
+
+function scopeOf(readings: readonly Reading[], needs: readonly Need[]): FindScope {
+  const verdicts = SOURCES.map((source) =>
+    judgeSource(
+      source,
+      readings.filter(({ sourceId }) => sourceId === source.id),
+    ),
+  );
+  return findScopeOf(SOURCES, verdicts, { needs, until: 'role' });
+}
+
+/** Every source followed for one need, whatever was read. */
+function everyPursuit(check: (one: Pursuit, all: readonly Pursuit[]) => void): void {
+  const need = fc.constantFrom(MEMORY, SUPPLY, STEADY);
+  fc.assert(
+    fc.property(READ, need, (readings, wanted) => {
+      const [prepared] = scopeOf(readings, [wanted]).needs as [PreparedNeed];
+      const all = pursuitsFor(prepared, scopeOf(readings, [wanted]), NOW);
+      for (const one of all) check(one, all);
+    }),
+    { numRuns: 25 },
+  );
+}
+
+/** Whether a circuit would come out as all of the checks hope. */
+function passes(index: number, { checks }: Pick<Pursuit, 'checks'>): boolean {
+  return checks.every(({ place, expectLive }) => {
+    const stand = HYPOTHESES[index]?.stand(visitState(place)) ?? '';
+    const inBetween = ['part', 'pulse', 'half', 'bus', 'five', 'pulled'].includes(stand);
+    return inBetween ? false : (stand === 'battery') === expectLive;
+  });
+}
+
+describe('what is worked out of a source that is followed', () => {
+  it('leaves no doubt once every check has come out as hoped, and no check could be spared', () => {
+    everyPursuit(({ wanted, verdict, checks }) => {
+      const doubtWithout = (spared?: StitchPlace) => {
+        const doubt = doubtOf(wanted, verdict);
+        for (const { place, expectLive } of checks)
+          if (place !== spared && expectLive !== undefined) remove(doubt, place, expectLive);
+        return isOpen(doubt);
+      };
+      expect(doubtWithout()).toBe(false);
+      const disputed = verdict.contradictions.map(({ place }) => place);
+      for (const { place } of checks)
+        if (!wanted.mustSee.includes(place) && !disputed.includes(place))
+          expect(doubtWithout(place)).toBe(true);
+    });
+  });
+
+  it('has the danger of what serves and comes out as hoped, by the weights themselves', () => {
+    everyPursuit((one) => {
+      const { hypotheses, criticalBy } = one.verdict.posterior;
+      const serving = one.wanted.serving(one.verdict.posterior);
+      let [critical, whole] = [0, 0];
+      hypotheses.forEach((weight, index) => {
+        if (!passes(index, one)) return;
+        critical += (serving[index] ?? 0) * (criticalBy[index] ?? 0);
+        whole += (serving[index] ?? 0) * weight;
+      });
+      expect(one.danger).toBeCloseTo(whole > 0 ? critical / whole : 0, 9);
+    });
+  });
+
+  it('takes no less than its first check and no more than all of them, each touched twice', () => {
+    everyPursuit(({ checks, seconds }) => {
+      const ways = (most: boolean): number[] => {
+        let state = PARKED;
+        return checks.map(({ place }) => {
+          const to = visitState(place, state);
+          const change = placeOf(state) === place ? 0 : changeSeconds(state, to);
+          state = to;
+          // A wait is no work: eight seconds at the most.
+          return Math.min(change, 8) + WORK_SECONDS.probe * (most ? 2 : 1);
+        });
+      };
+      const [first = 0] = ways(false);
+      expect(seconds).toBeGreaterThanOrEqual(Math.max(1, first) - 1e-9);
+      expect(seconds).toBeLessThanOrEqual(ways(true).reduce((sum, part) => sum + part, 0) + 1e-9);
+    });
+  });
+
+  it('is ordered by what one would give for another source instead', () => {
+    const worth = ({ seconds, chance, price }: Pursuit): number => seconds / chance + price;
+    everyPursuit((one, all) => {
+      const after = all.slice(all.indexOf(one) + 1);
+      for (const later of after) expect(worth(later)).toBeGreaterThanOrEqual(worth(one) - 1e-9);
+      expect(one.chance).toBeGreaterThanOrEqual(0.02);
+      expect(one.chance).toBeLessThanOrEqual(1);
+    });
+  });
+
+  it('is read where it was not settled yet', () => {
+    everyPursuit(({ verdict, checks }) => {
+      const disputed = verdict.contradictions.map(({ place }) => place);
+      for (const { place, gain } of checks) {
+        expect(STITCH_PLACES).toContain(place);
+        expect(gain).toBeGreaterThan(0);
+        const twice = verdict.posterior.evidence.filter(
+          ({ state, readings }) =>
+            placeOf(state) === place &&
+            readings.some(({ value }) => value.kind === 'volts' && value.volts > 10),
+        );
+        if (!disputed.includes(place)) expect(twice).toEqual([]);
+      }
+      expect(new Set(checks.map(({ place }) => place)).size).toBe(checks.length);
+    });
+  });
+});
+
+/** Expected work of filling the needs in one order: each takes the best that is left, and 300 s where nothing is. */
+function workOf(order: readonly PreparedNeed[], scope: FindScope): number {
+  const taken = new Set<string>();
+  let work = 0;
+  for (const wanted of order) {
+    const fill = fillsFor(wanted, scope).find(({ sourceId }) => !taken.has(sourceId));
+    const wary = fill !== undefined && fill.posterior.critical > 0.1;
+    const open = pursuitsFor(wanted, scope, NOW)
+      .filter(({ verdict }) => !taken.has(verdict.sourceId))
+      .filter(({ danger, chance }) => !wary || (danger < 0.1 && chance >= 0.03));
+    const follows = fill === undefined || wary ? open : [];
+    const chosen = follows[0]?.verdict.sourceId ?? fill?.sourceId;
+    if (chosen !== undefined) taken.add(chosen);
+    let failing = 1;
+    for (const one of follows) {
+      work += failing * (one.seconds + one.chance * one.price);
+      failing *= 1 - one.chance;
+    }
+    if (fill === undefined) work += failing * 300;
+  }
+  return work;
+}
+
+function orders<T>(of: readonly T[]): T[][] {
+  if (of.length === 0) return [[]];
+  return of.flatMap((first) =>
+    orders(of.filter((one) => one !== first)).map((rest) => [first, ...rest]),
+  );
+}
+
+describe('which need may choose first', () => {
+  it('costs no more expected work than any other order would', () => {
+    fc.assert(
+      fc.property(READ, (readings) => {
+        const scope = scopeOf(readings, [MEMORY, SUPPLY, STEADY]);
+        const made = allot(scope, NOW);
+        const given = new Map([
+          ...made.filled,
+          ...made.leaders.map((one) => [one.wanted.need.id, one.verdict.sourceId] as const),
+        ]);
+        const least = Math.min(...orders(scope.needs).map((order) => workOf(order, scope)));
+        // One of the orders that cost the least gives every need what it was given here.
+        const same = orders(scope.needs)
+          .filter((order) => workOf(order, scope) <= least + 0.02)
+          .some((order) => {
+            const taken = new Set<string>();
+            return order.every((wanted) => {
+              const fill = fillsFor(wanted, scope).find(({ sourceId }) => !taken.has(sourceId));
+              const wary = fill !== undefined && fill.posterior.critical > 0.1;
+              const [leader] =
+                fill !== undefined && !wary
+                  ? []
+                  : pursuitsFor(wanted, scope, NOW)
+                      .filter(({ verdict }) => !taken.has(verdict.sourceId))
+                      .filter(({ danger, chance }) => !wary || (danger < 0.1 && chance >= 0.03));
+              const chosen = leader?.verdict.sourceId ?? fill?.sourceId;
+              if (chosen !== undefined) taken.add(chosen);
+              return chosen === given.get(wanted.need.id);
+            });
+          });
+        expect(same).toBe(true);
+      }),
+      { numRuns: 25 },
+    );
+  });
+});
