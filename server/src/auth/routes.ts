@@ -6,7 +6,7 @@ import type { DemoAccount, SessionView } from '@lucky-thread/contract';
 import type { Database } from '../db/database';
 import { checked } from '../http/handlers';
 import { Problem } from '../http/problem';
-import { newHashQueue } from './hashQueue';
+import { newHashGate } from './hashGate';
 import { hashPassword, passwordMatches } from './passwords';
 import { passwordMark } from './session';
 import { newSignInGuard } from './signInGuard';
@@ -32,7 +32,7 @@ export function authRoutes(parts: AuthParts): Router {
   const { db, demoAccounts } = parts;
   const router = Router();
   const guard = newSignInGuard(parts.pool);
-  const inTurn = newHashQueue();
+  const oneAtOnce = newHashGate();
   // Compared when a login does not exist, so that the time of the answer tells nothing.
   const nobody = hashPassword('nobody');
 
@@ -45,7 +45,7 @@ export function authRoutes(parts: AuthParts): Router {
     const login = given.login.trim().toLowerCase();
     const address = request.socket.remoteAddress ?? 'unknown';
     // A try counts once its turn has come: who was asked to come again has not tried.
-    const user = await inTurn(async () => {
+    const user = await oneAtOnce(async () => {
       await guard.enter(login, address);
       const found = await findByLogin(db, login);
       const hash = found?.passwordHash ?? (await nobody);

@@ -3,7 +3,6 @@ import type { ProblemDocument } from '@lucky-thread/contract';
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import type { TestServer } from '../testing/testServer';
 import { startTestServer } from '../testing/testServer';
-import { newHashQueue } from './hashQueue';
 import { hashPassword } from './passwords';
 import { waitFor } from './signInGuard';
 
@@ -76,40 +75,6 @@ describe('guessing passwords', () => {
       expect(await tries(3)).toEqual([401, 401, 401]);
       expect(await tries(1, RIGHT)).toEqual([200]);
     }
-  });
-});
-
-describe('the queue of hashes', () => {
-  it('lets one run at once, and refuses whoever comes meanwhile', async () => {
-    const inTurn = newHashQueue();
-    let running = 0;
-    let most = 0;
-    const release: (() => void)[] = [];
-    const work = async (): Promise<void> => {
-      running += 1;
-      most = Math.max(most, running);
-      await new Promise<void>((resolve) => release.push(resolve));
-      running -= 1;
-    };
-    const all = Array.from({ length: 4 }, () =>
-      inTurn(work).then(
-        () => 'done',
-        () => 'refused',
-      ),
-    );
-    const turn = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
-    await turn();
-    while (release.length > 0) {
-      release.shift()?.();
-      await turn();
-    }
-    const ends = await Promise.all(all);
-    expect(most).toBe(1);
-    expect(ends.filter((end) => end === 'done')).toHaveLength(1);
-    expect(ends.filter((end) => end === 'refused')).toHaveLength(3);
-    // A place that was refused or failed is free again.
-    await expect(inTurn(() => Promise.reject(new Error('no')))).rejects.toThrow('no');
-    expect(await inTurn(() => Promise.resolve('again'))).toBe('again');
   });
 });
 

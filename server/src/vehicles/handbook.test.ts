@@ -81,6 +81,34 @@ describe('what the handbook says of a slot', () => {
     expect(slotOf(otherView, slot.id)?.handbook).toBeUndefined();
   });
 
+  it('is the newest of what was looked up for a legend, and the slot’s own before that', async () => {
+    const slot = slotsOf(model).findLast(({ legend }) => legend !== undefined);
+    if (slot === undefined) throw new Error('the demo car prints nothing');
+    const [old, young, third] = [
+      await sister('Newest make'),
+      await sister('Newest make'),
+      await sister('Newest make'),
+    ];
+    await enter(slot.id, { entry: 'Sunroof' }, old);
+    await enter(slot.id, { entry: 'Heated seats' }, young);
+    const entryOf = async (id: string) => {
+      const { body } = await visitor.get<ModelView>(`/models/${id}`);
+      return body.handbook.find(({ sourceId }) => sourceId === slot.id);
+    };
+    expect(await entryOf(third)).toMatchObject({ entry: 'Heated seats', fromGlossary: true });
+    expect(await entryOf(old)).toMatchObject({ entry: 'Sunroof', fromGlossary: false });
+    // What is entered again is the newest again.
+    await enter(slot.id, { entry: 'Sunroof' }, old);
+    expect(await entryOf(third)).toMatchObject({ entry: 'Sunroof', fromGlossary: true });
+    // A slot that says something else has nothing of it.
+    const { body } = await visitor.get<ModelView>(`/models/${third}`);
+    expect(body.handbook.map(({ sourceId }) => sourceId)).toEqual(
+      slotsOf(model)
+        .filter(({ legend }) => legend?.trim().toUpperCase() === slot.legend?.trim().toUpperCase())
+        .map(({ id }) => id),
+    );
+  });
+
   it('that lists nothing counts for this model alone', async () => {
     const slot = slotsOf(model).findLast(({ legend }) => legend !== undefined);
     if (slot === undefined) throw new Error('the demo car prints nothing');

@@ -3,7 +3,7 @@ import { PARKED, STITCH_PLACES, placeOf, stateAt } from '../../vehicle';
 import type { StitchPlace } from '../../vehicle';
 import { HYPOTHESES } from '../circuit/hypotheses';
 import { judgeSource } from '../judgeSource';
-import { isOpen, doubtOf, remove } from '../need/doubt';
+import { isOpen, doubtOf, passingChances, remove } from '../need/doubt';
 import { fillsFor, isSeen } from '../need/fills';
 import type { FindScope } from '../need/findScope';
 import { findScopeOf } from '../need/findScope';
@@ -13,6 +13,8 @@ import type { ProbeSource } from '../reading/source';
 import { visitState } from '../visit/visitState';
 import { WORK_SECONDS, changeSeconds } from '../visit/workCosts';
 import { allot } from './allot';
+import { WAITS, nextVisit } from './nextVisit';
+import { cheapestOrder } from './orderOfVisits';
 import type { Pursuit } from './pursuit';
 import { pursuitsFor } from './pursuit';
 
@@ -224,7 +226,77 @@ describe('which need may choose first', () => {
         const best = every.filter(({ work }) => work <= least + 0.02);
         expect(best.map((one) => [...one.given].sort())).toContainEqual([...given].sort());
       }),
-      { numRuns: 80 },
+      { numRuns: 60 },
     );
   });
 });
+
+describe('where the car goes next', () => {
+  const PLACES: readonly StitchPlace[] = ['off', 'acc', 'run', 'crank', 'engine', 'asleep'];
+  const visits = (check: (one: Visited) => void): void =>
+    fc.assert(
+      fc.property(
+        READ,
+        fc.constantFrom(...PLACES),
+        fc.subarray([...PLACES], { minLength: 3 }),
+        (readings, at, allowed) => {
+          const { leaders } = allot(scopeOf(readings, [MEMORY, SUPPLY, STEADY]), NOW);
+          const wanted = [
+            ...new Set(leaders.flatMap((one) => one.checks.map(({ place }) => place))),
+          ];
+          const made = nextVisit(leaders, {
+            ...{ state: stateAt(at), order: cheapestOrder },
+            allowed: (place) => allowed.includes(place),
+          });
+          check({ leaders, at, open: wanted.filter((place) => allowed.includes(place)), made });
+        },
+      ),
+      { numRuns: 30 },
+    );
+
+  it('is a place that is allowed and that somebody wants, and nowhere where there is none', () => {
+    visits(({ open, made }) => {
+      if (made === undefined) return expect(open).toEqual([]);
+      expect(open).toContain(made.place);
+      expect(made.pursuits.length).toBeGreaterThan(0);
+      for (const { checks } of made.pursuits)
+        expect(checks.map(({ place }) => place)).toContain(made.place);
+    });
+  });
+
+  it('waits only where it stands waiting already, or where nothing else is left', () => {
+    visits(({ open, at, made }) => {
+      if (made === undefined || !WAITS.includes(made.place)) return;
+      const others = open.filter((place) => !WAITS.includes(place));
+      expect(made.place === at || others.length === 0).toBe(true);
+    });
+  });
+
+  it('touches those that are most likely to stay in the race, and everybody where only a wait is left', () => {
+    visits(({ leaders, open, at, made }) => {
+      if (made === undefined) return;
+      const here = leaders.filter((one) => one.checks.some(({ place }) => place === made.place));
+      if (WAITS.includes(made.place) && made.place !== at)
+        return expect(made.pursuits).toEqual(here);
+      const places = open.filter((place) => place === at || !WAITS.includes(place));
+      const chance = (one: Pursuit): number => {
+        const wanted = places.map((place) => one.checks.some((check) => check.place === place));
+        const mask = wanted.reduce((bits, is, bit) => (is ? bits | (1 << bit) : bits), 0);
+        return passingChances(one, places)[mask] ?? 0;
+      };
+      const least = Math.min(...made.pursuits.map(chance));
+      for (const one of here)
+        if (!made.pursuits.includes(one)) expect(chance(one)).toBeLessThanOrEqual(least + 1e-9);
+    });
+  });
+});
+
+/** A visit with what led to it. */
+interface Visited {
+  readonly leaders: readonly Pursuit[];
+  /** Where the car stands. */
+  readonly at: StitchPlace;
+  /** Places that somebody wants and that are allowed. */
+  readonly open: readonly StitchPlace[];
+  readonly made: ReturnType<typeof nextVisit>;
+}
