@@ -2,6 +2,7 @@ import { act } from '@testing-library/react-native';
 import type { Verdict } from '@lucky-thread/core/identify';
 import { judge } from '@lucky-thread/core/identify';
 import type { Panel, Slot } from '@lucky-thread/core/vehicle';
+import type * as ReactModule from 'react';
 import { useEffect, useState } from 'react';
 import { renderInApp } from '../../testing/render';
 import type * as WordsModule from '../../ui/Words';
@@ -11,11 +12,13 @@ import { FusePanel } from '../../panel/FusePanel';
 const mockDrawn: string[] = [];
 jest.mock('../../ui/Words', () => {
   const { Words } = jest.requireActual<typeof WordsModule>('../../ui/Words');
+  const { createElement } = jest.requireActual<typeof ReactModule>('react');
   return {
-    Words: (props: Parameters<typeof Words>[0]) => {
+    // Told of by whoever draws the cell, whether the words in it change or not.
+    Words: (props: WordsModule.WordsProps) => {
       if (typeof props.children === 'string' && /^F\d+$/.test(props.children))
         mockDrawn.push(props.children);
-      return Words(props);
+      return createElement(Words, props);
     },
   };
 });

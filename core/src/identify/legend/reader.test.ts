@@ -35,6 +35,21 @@ describe('ratings and places in the print', () => {
   });
 });
 
+describe('a word that is one by itself', () => {
+  // Dutch for ventilation, a sensor at the battery, and the starter: the beginnings of two other words would do as well.
+  it.each([
+    ['VNTLT', 'heating and air'],
+    ['ACCUSENSOR', 'sensors'],
+    ['STARTMOTOR', 'starter'],
+  ])('is not cut in two besides: %s', (legend, meaning) => {
+    expect(readLabel(legend).meaning).toBe(meaning);
+  });
+
+  it.each(['FUELPMP', 'ENGCTRL'])('two that are run together are: %s', (legend) => {
+    expect(readLabel(legend).safety).toBe('block');
+  });
+});
+
 describe('words that say nothing', () => {
   it.each(['UNIT', 'CTRL', 'MULTI', 'RLY', 'MODULE 2', 'LH', 'SYSTEM', 'XQZW', ''])(
     '%s is unknown, not harmless',

@@ -145,7 +145,7 @@ function segmentsOf(tokens: readonly string[]): Segment[] {
     for (const phrase of PHRASES.byInitials.get(token) ?? [])
       note(from + 1, phrase.entry, INITIALS[Math.min(token.length, INITIALS.length - 1)] ?? 0);
     for (const { to, entry } of initialsApart(tokens, from)) note(to, entry, APART);
-    if (isOpaque(token, candidates[from]))
+    if (isOpaque(candidates[from]))
       for (const [entry, score] of runTogether(token)) note(from + 1, entry, score);
     return [...byEnd].map(([to, scores]) => ({ from, to, scores }));
   });
@@ -208,11 +208,9 @@ function insideOf(token: string): number[] {
   return found;
 }
 
-/** Whether a token is no known abbreviation and like no single word: only then is it worth cutting in two. */
-function isOpaque(token: string, candidates: ReadonlyMap<number, number> | undefined): boolean {
-  if (KNOWN_TERMS.has(token)) return false;
-  for (const probability of candidates?.values() ?? []) if (probability >= CLEAR) return false;
-  return true;
+/** Whether a token is like no single word: only then is it cut in two. */
+function isOpaque(candidates: ReadonlyMap<number, number> | undefined): boolean {
+  return [...(candidates?.values() ?? [])].every((probability) => probability < CLEAR);
 }
 
 /** Two words of a phrase printed as one, e.g. `FUELPMP`. */
