@@ -11,7 +11,8 @@ import type { Need, PreparedNeed } from '../need/needs';
 import type { Reading } from '../reading/reading';
 import type { ProbeSource } from '../reading/source';
 import { visitState } from '../visit/visitState';
-import { WORK_SECONDS, changeSeconds } from '../visit/workCosts';
+import { isSettled } from '../verdict/settled';
+import { VISIT_ORDER, WORK_SECONDS, changeSeconds } from '../visit/workCosts';
 import { allot } from './allot';
 import { WAITS, nextVisit } from './nextVisit';
 import { cheapestOrder } from './orderOfVisits';
@@ -37,7 +38,7 @@ const READ = fc
       place: fc.constantFrom<StitchPlace>('off', 'acc', 'run', 'crank', 'engine', 'asleep'),
       volts: fc.constantFrom(0.02, 12.4),
     }),
-    { maxLength: 12, selector: ({ slot, place }) => `${slot} ${place}` },
+    { maxLength: 30, selector: ({ slot, place }) => `${slot} ${place}` },
   )
   .map((rows) =>
     rows.map(({ slot, place, volts }): Reading => ({
@@ -102,6 +103,33 @@ describe('what is worked out of a source that is followed', () => {
       const open = wanted.mustSee.filter((place) => !isSeen(place, wanted, verdict));
       expect(visited).toEqual(expect.arrayContaining(open));
     });
+  });
+
+  it('is also looked at where look-alikes of its name differ, where a name is wanted, and nowhere twice', () => {
+    fc.assert(
+      fc.property(READ, fc.constantFrom(MEMORY, SUPPLY, STEADY), (readings, need) => {
+        const scope = findScopeOf(
+          SOURCES,
+          SOURCES.map((source) =>
+            judgeSource(
+              source,
+              readings.filter(({ sourceId }) => sourceId === source.id),
+            ),
+          ),
+          { needs: [need], until: 'function' },
+        );
+        const [prepared] = scope.needs as [PreparedNeed];
+        for (const { verdict, checks } of pursuitsFor(prepared, scope, NOW)) {
+          const visited = checks.map(({ place }) => place);
+          expect(new Set(visited).size).toBe(visited.length);
+          const open = verdict.missing
+            .map(({ place }) => place)
+            .filter((place) => VISIT_ORDER.includes(place) && !isSettled(place, verdict, false));
+          expect(visited).toEqual(expect.arrayContaining(open));
+        }
+      }),
+      { numRuns: 15 },
+    );
   });
 
   it('has the danger of what serves and comes out as hoped, by the weights themselves', () => {

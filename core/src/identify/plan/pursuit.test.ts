@@ -185,6 +185,10 @@ describe('a source that the log names', () => {
     expect(places(SUPPLY, claim('accessory'), { readings: read })).toBe('off dead');
   });
 
+  it('wants no other live reading where one of its own places is live', () => {
+    expect(places(STEADY, claim('ignitionRunCrank'))).toBe('off dead, crank live');
+  });
+
   it('is read like any other where the log can’t be trusted, or names something else', () => {
     expect(places(SUPPLY, claim('accessory', 0.97))).toBe('off dead, run live');
     const plain = checks(SUPPLY, claim('accessory', 0.96));
