@@ -116,22 +116,24 @@ export class Visitor {
     });
   }
 
-  /** Tries something until it gives a result; what is redrawn meanwhile is looked up again. */
+  /** Tries something until it gives a result; what is redrawn meanwhile is looked up again, and told of if it never ends. */
   private async settle<T>(complaint: string, work: () => Promise<T | undefined>): Promise<T> {
     let result: T | undefined;
-    await this.driver.wait(
-      async () => {
-        try {
-          result = await work();
-        } catch (error) {
-          if (!(error instanceof Error && PASSING.includes(error.name))) throw error;
-        }
-        return result !== undefined;
-      },
-      PATIENCE_MS,
-      complaint,
-      POLL_MS,
-    );
+    let passing = '';
+    const attempt = async (): Promise<boolean> => {
+      try {
+        result = await work();
+      } catch (error) {
+        if (!(error instanceof Error && PASSING.includes(error.name))) throw error;
+        passing = `; at last: ${error.message}`;
+      }
+      return result !== undefined;
+    };
+    await this.driver.wait(attempt, PATIENCE_MS, complaint, POLL_MS).catch((cause: unknown) => {
+      throw new Error(`${cause instanceof Error ? cause.message : String(cause)}${passing}`, {
+        cause,
+      });
+    });
     return result as T;
   }
 
@@ -198,6 +200,13 @@ export class Visitor {
       await this.command('Input.insertText', { text });
       return (await this.driver.executeScript(TAKE_FIELD, id)) === text ? true : undefined;
     });
+  }
+
+  /** The same key by key, as a person types. */
+  async typeKeys(id: string, text: string): Promise<void> {
+    await this.touch(id);
+    // Select all, then overwrite: clear() alone does not tell React.
+    await (await this.see(id)).sendKeys('\uE009a\uE000', text);
   }
 
   /** Waits until a condition holds. */

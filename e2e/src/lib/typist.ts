@@ -17,7 +17,7 @@ export class Typist {
 
   async type(field: string, text: string): Promise<void> {
     await this.touch(field);
-    await this.visitor.type(field, text);
+    await this.visitor.typeKeys(field, text);
     this.add(text.length / Typist.KEYS_PER_S);
   }
 

@@ -48,14 +48,18 @@ const READ = fc
     })),
   );
 
-function scopeOf(readings: readonly Reading[], needs: readonly Need[]): FindScope {
+function scopeOf(
+  readings: readonly Reading[],
+  needs: readonly Need[],
+  until: FindScope['until'] = 'role',
+): FindScope {
   const verdicts = SOURCES.map((source) =>
     judgeSource(
       source,
       readings.filter(({ sourceId }) => sourceId === source.id),
     ),
   );
-  return findScopeOf(SOURCES, verdicts, { needs, until: 'role' });
+  return findScopeOf(SOURCES, verdicts, { needs, until });
 }
 
 /** Every source followed for one need, whatever was read. */
@@ -108,16 +112,7 @@ describe('what is worked out of a source that is followed', () => {
   it('is also looked at where look-alikes of its name differ, where a name is wanted, and nowhere twice', () => {
     fc.assert(
       fc.property(READ, fc.constantFrom(MEMORY, SUPPLY, STEADY), (readings, need) => {
-        const scope = findScopeOf(
-          SOURCES,
-          SOURCES.map((source) =>
-            judgeSource(
-              source,
-              readings.filter(({ sourceId }) => sourceId === source.id),
-            ),
-          ),
-          { needs: [need], until: 'function' },
-        );
+        const scope = scopeOf(readings, [need], 'function');
         const [prepared] = scope.needs as [PreparedNeed];
         for (const { verdict, checks } of pursuitsFor(prepared, scope, NOW)) {
           const visited = checks.map(({ place }) => place);
