@@ -25,8 +25,17 @@ describe('the prints of a panel', () => {
   it('are doubted as much as usual where a quarter can’t be read, and by how little else there is', () => {
     expect(doubtOf(panel(24, 6))).toBeCloseTo(1, 9);
     expect(doubtOf([])).toBe(1);
-    // Twelve silent ones and two that are taken for granted, of 24 and 8.
-    expect(doubtOf(panel(24, 12))).toBeCloseTo(14 / 32 / 0.25, 9);
+    // Twelve silent ones and two that are taken for granted, of 24 and 8, against 18 that speak.
+    expect(doubtOf(panel(24, 12))).toBeCloseTo(14 / 18 / (1 / 3), 9);
+  });
+
+  it('are doubted as counting says where one is wrong for every five silent: wrong ones over those left to read', () => {
+    const wrongShare = (silent: number, of: number): number => silent / 5 / (of - silent);
+    for (const silent of [4, 9, 14, 19, 20])
+      expect(doubtOf(panel(32, silent))).toBeCloseTo(
+        wrongShare(silent + 2, 40) / wrongShare(10, 40),
+        9,
+      );
   });
 
   it('are doubted more the more of them are silent, within bounds', () => {
@@ -47,7 +56,7 @@ describe('the prints of a panel', () => {
   it('make a harmless print more dangerous on a worn lid than on a clean one', () => {
     const [clean, worn] = [panel(30, 3), panel(30, 18)];
     expect(dangerOf('CIG', worn)).toBeGreaterThan(2.5 * dangerOf('CIG', clean));
-    expect(dangerOf('CIG', worn)).toBeLessThan(0.08);
+    expect(dangerOf('CIG', worn)).toBeLessThan(0.1);
   });
 
   it('say nothing of what was looked up: neither of its own danger, nor by being known now', () => {

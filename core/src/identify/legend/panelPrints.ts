@@ -21,7 +21,7 @@ const DOUBTS: readonly [number, number] = [0.5, 4];
 
 /**
  * What the legends of a panel say together. A lid of another trim level, or one half worn off, is wrong about as much more often as
- * it is silent: what can't be read on it is a reason to doubt what can. What was looked up in the handbook changes nothing there.
+ * it is silent, and has fewer prints left that are right: what can't be read on it is a reason to doubt what can. What was looked up in the handbook changes nothing there.
  *
  * @param read reads what is written
  */
@@ -36,6 +36,11 @@ export function panelPrints(
   const [least, most] = DOUBTS;
   return {
     hidden: hiddenCircuits(sources, read),
-    doubt: Math.min(most, Math.max(least, share / USUALLY_UNREADABLE)),
+    doubt: Math.min(most, Math.max(least, oddsOf(share) / oddsOf(USUALLY_UNREADABLE))),
   };
+}
+
+/** Of the prints that can be read, as many are wrong as silent ones stand against those that are left. */
+function oddsOf(share: number): number {
+  return share / (1 - share);
 }
