@@ -330,11 +330,58 @@ describe('safeSettings', () => {
     expect(safeSettings({ ...PLAN, battery: wreck })).toBeUndefined();
   });
 
-  it('names the assumptions that matter, weightiest first', () => {
-    const weighed = weighAssumptions(PLAN);
-    expect(weighed).toHaveLength(6);
-    expect(weighed.find((one) => one.what === '15 K colder')?.worstCrank).toBeLessThan(
-      simulateMonth(PLAN).worstCrank + 1e-9,
+  it('finds the longest of all cut-offs and timers that leave the car starting', () => {
+    const hours = [12.8, 12.7, 12.6, 12.5, 12.4, 12.3, 12.2].flatMap((cutOffV) =>
+      [1, 2, 4, 6, 8, 12, 24, 48, undefined]
+        .map((timerHours) => simulateMonth({ ...PLAN, load: { ...CAM, cutOffV, timerHours } }))
+        .filter((one) => one.worstCrank >= 0.95 && one.noStartDay === undefined)
+        .map((one) => one.deviceHours),
     );
+    const safe = safeSettings(PLAN);
+    expect(safe?.deviceHours).toBeGreaterThan(Math.max(...hours) - 0.02);
+    expect(safe).toEqual({
+      ...{ cutOffV: safe?.cutOffV, timerHours: safe?.timerHours },
+      ...{ deviceHours: expect.any(Number), worstCrank: expect.any(Number) },
+    });
+    const again = simulateMonth({ ...PLAN, load: { ...CAM, ...safe } });
+    expect([again.deviceHours, again.worstCrank]).toEqual([safe?.deviceHours, safe?.worstCrank]);
+  });
+
+  it('names the assumptions that matter, each with what it does by itself, weightiest first', () => {
+    const old: MonthPlan = {
+      ...{
+        battery: { ...BATTERY, ageYears: 13, capacityAh: 11, temperatureC: -30 },
+        driving: COMMUTER,
+      },
+      ...{ load: { ...CAM, parasiticA: 3 }, stateOfCharge: 0.9 },
+    };
+    for (const plan of [PLAN, old]) {
+      const { battery, load, driving } = plan;
+      const isOld = plan === old;
+      const alone: Record<string, MonthPlan> = {
+        'battery 3 years older': { ...plan, battery: { ...battery, ageYears: isOld ? 15 : 6 } },
+        'battery a fifth smaller': {
+          ...plan,
+          battery: { ...battery, capacityAh: isOld ? 10 : 48 },
+        },
+        '15 K colder': { ...plan, battery: { ...battery, temperatureC: isOld ? -40 : -5 } },
+        'the car’s own drain doubled': { ...plan, load: { ...load, parasiticA: isOld ? 5 : 0.06 } },
+        'half the driving': { ...plan, driving: { ...driving, minutesPerDay: 30 } },
+      };
+      const base = simulateMonth(plan);
+      const weighed = weighAssumptions(plan);
+      for (const [what, changed] of Object.entries(alone)) {
+        const { lowest, worstCrank } = simulateMonth(changed);
+        expect(weighed.find((one) => one.what === what)).toEqual({
+          ...{ what, lowest, worstCrank, change: lowest - base.lowest },
+        });
+      }
+      expect(weighed).toHaveLength(6);
+      const other = weighed.find(({ what }) => !(what in alone))?.what ?? '';
+      expect(other).toMatch(/^battery of another kind \((?!flooded)\w+\)$/);
+      const weight = (one: (typeof weighed)[number]): number =>
+        Math.abs(one.worstCrank - base.worstCrank) + Math.abs(one.change);
+      expect(weighed.map(weight)).toEqual(weighed.map(weight).sort((left, right) => right - left));
+    }
   });
 });
