@@ -101,6 +101,41 @@ describe('what is worked out of a source that is followed', () => {
     });
   });
 
+  it('is followed only where its checks can take all doubt away, unless even those are asked for that can’t', () => {
+    const vague = fc.record({
+      place: fc.constantFrom<StitchPlace>('off', 'acc', 'run', 'crank', 'engine', 'asleep'),
+      // Seven volts, or a ghost: nothing that either speaks for it or drops it.
+      volts: fc.constantFrom(0.02, 12.4, 7, 3),
+    });
+    const rows = fc.uniqueArray(vague, { maxLength: 6, selector: ({ place }) => place });
+    let [followed, left] = [0, 0];
+    fc.assert(
+      fc.property(rows, fc.constantFrom(MEMORY, SUPPLY, STEADY), (read, need) => {
+        const readings = read.map(({ place, volts }): Reading => ({
+          ...{ id: place, sourceId: 'F4', contact: undefined, state: stateAt(place) },
+          value: { kind: 'volts', volts },
+        }));
+        const scope = scopeOf(readings, [need]);
+        const [prepared] = scope.needs as [PreparedNeed];
+        const settling = pursuitsFor(prepared, scope, NOW).map(({ verdict }) => verdict.sourceId);
+        for (const { verdict, checks } of pursuitsFor(prepared, scope, {
+          ...NOW,
+          evenUnsettled: true,
+        })) {
+          const doubt = doubtOf(prepared, verdict);
+          for (const { place, expectLive } of checks)
+            if (expectLive !== undefined) remove(doubt, place, expectLive);
+          if (verdict.sourceId !== 'F4') continue;
+          expect(settling.includes(verdict.sourceId)).toBe(!isOpen(doubt));
+          if (isOpen(doubt)) left += 1;
+          else followed += 1;
+        }
+      }),
+      { numRuns: 120 },
+    );
+    expect(Math.min(followed, left)).toBeGreaterThan(0);
+  });
+
   it('goes to every place that must be seen, whatever little doubt is left of it', () => {
     everyPursuit(({ wanted, verdict, checks }) => {
       const visited = checks.map(({ place }) => place);
@@ -249,7 +284,7 @@ describe('which need may choose first', () => {
         const best = every.filter(({ work }) => work <= least + 0.02);
         expect(best.map((one) => [...one.given].sort())).toContainEqual([...given].sort());
       }),
-      { numRuns: 60 },
+      { numRuns: 120 },
     );
   });
 });
