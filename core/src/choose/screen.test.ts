@@ -1,5 +1,6 @@
 import { advise, readLabel } from '../identify';
 import type { Verdict } from '../identify';
+import { TOO_RISKY_PRINTED } from '../identify/need/thresholds';
 import type { Source, StitchPlace } from '../vehicle';
 import { PARKED, stateAt } from '../vehicle';
 import { isAgainstItsPrint, rankCandidates, whyNeverTapped, whyOnlyWithReason } from './index';
@@ -30,6 +31,16 @@ describe('a reason is wanted', () => {
     );
     expect(why('CIG LTR', ACCESSORY)).toBeUndefined();
     expect(why('IG1', HELD)).toBeUndefined();
+  });
+
+  it('from a tenth of danger on, also where the plan would take the slot', () => {
+    const of = (critical: number) =>
+      whyOnlyWithReason(readLabel('CIG LTR'), {
+        posterior: { ...verdictOf('F1', 'CIG LTR', HELD).posterior, critical },
+      });
+    expect(of(0.1)).toBeUndefined();
+    expect(of(0.12)).toMatch(/chance of 12\s%/);
+    expect(of(TOO_RISKY_PRINTED)).toMatch(/chance of 15\s%/);
   });
 
   it('where nothing can be read, with the chance that is left by what was measured', () => {

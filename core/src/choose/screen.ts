@@ -1,6 +1,6 @@
 import type { LabelReading, SafetyClass, Verdict } from '../identify';
 import { readWritten } from '../identify/legend/readLabel';
-import { TOO_RISKY_PRINTED } from '../identify/need/thresholds';
+import { AGAINST_PRINT } from '../identify/need/thresholds';
 import type { Slot, Source } from '../vehicle';
 import { isConductor, nameOf } from '../vehicle';
 import { holderFor } from './holders';
@@ -27,7 +27,7 @@ export function isAgainstItsPrint(
   { safety }: Pick<LabelReading, 'safety'>,
   { posterior }: Pick<Verdict, 'posterior'>,
 ): boolean {
-  return safety === 'free' && posterior.critical > TOO_RISKY_PRINTED;
+  return safety === 'free' && posterior.critical > AGAINST_PRINT;
 }
 
 /**

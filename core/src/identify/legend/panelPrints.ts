@@ -21,7 +21,8 @@ const DOUBTS: readonly [number, number] = [0.5, 4];
 
 /**
  * What the legends of a panel say together. A lid of another trim level, or one half worn off, is wrong about as much more often as
- * it is silent, and has fewer prints left that are right: what can't be read on it is a reason to doubt what can. What was looked up in the handbook changes nothing there.
+ * it is silent, and has fewer prints left that are right: what can't be read on it is a reason to doubt what can. What was looked up
+ * in the handbook changes nothing there.
  *
  * @param read reads what is written
  */

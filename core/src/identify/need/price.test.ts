@@ -75,10 +75,10 @@ describe('the handbook', () => {
     const risky = (id: string, danger: number, handbook: boolean): boolean =>
       isTooRisky(id, danger, scope(handbook));
     expect([risky('silent', 0.42, false), risky('silent', 0.43, false)]).toEqual([false, true]);
-    expect([risky('free', 0.1, false), risky('free', 0.11, false)]).toEqual([false, true]);
+    expect([risky('free', 0.15, false), risky('free', 0.16, false)]).toEqual([false, true]);
     expect([risky('silent', 0.8, true), risky('silent', 0.81, true)]).toEqual([false, true]);
     expect([
-      risky('told', 0.11, true),
+      risky('told', 0.16, true),
       risky('none', 0.42, true),
       risky('none', 0.43, true),
     ]).toEqual([true, false, true]);

@@ -17,10 +17,12 @@ export const SURE_BY_READINGS = 0.86;
 /** A source that nobody can read and that is this likely to be safety-critical never serves: rather no source than an even bet. */
 export const TOO_RISKY = 0.42;
 /**
- * The same where a legend is there. On a print that its readings agree with no such chance is left: it is another circuit's, so
- * that nothing speaks for what is behind it.
+ * The same where a legend is there. A print that its readings agree with is dangerous with a chance of a few per cent, on a worn
+ * lid of some more; beyond this it is probably another circuit's, so that nothing speaks for what is behind it.
  */
-export const TOO_RISKY_PRINTED = 0.1;
+export const TOO_RISKY_PRINTED = 0.15;
+/** From here up the readings speak against a harmless print: it serves only with a reason. */
+export const AGAINST_PRINT = 0.1;
 /** And this likely, not even the handbook is asked about it. */
 export const TOO_RISKY_TO_ASK = 0.8;
 /** From this chance of danger on the handbook is asked, if it is at hand. */

@@ -36,6 +36,40 @@ describe('nextTest', () => {
     expect(advice.next.instruction).toMatch(/F2/);
   });
 
+  it('says why: what a place tells apart where that is still open, and else that it tells most', () => {
+    const because = (readings: readonly Reading[], state = PARKED): unknown => {
+      const sources = [source('F1', 'BAT')];
+      const { next } = advise({ sources, readings, state, needs: [CONSTANT] });
+      return next.kind === 'visit' ? [next.visit.place, next.because] : next.kind;
+    };
+    expect(because([])).toEqual(['off', 'A switched feed is dead here; a constant is not.']);
+    expect(because([], stateAt('engine'))).toEqual([
+      'engine',
+      'Tells most about the open feeds for the time it takes.',
+    ]);
+    const awake = [volts('F1', 'off', 12.4), volts('F1', 'run', 12.2)];
+    expect(because(awake)).toEqual([
+      'asleep',
+      'A constant stays live when the car sleeps; a timed one does not.',
+    ]);
+  });
+
+  it('leaves the car as it is where it stands at the place already', () => {
+    // The lamps were left on with a door shut: still key off, and nobody has to change anything for a touch.
+    const states = [
+      PARKED,
+      { ...stateAt('off'), driverDoor: 'closed' as const, doorOpenedSinceKeyOff: true },
+    ];
+    for (const state of states) {
+      const { next } = advise({
+        ...{ sources: [source('F1', 'BAT')], readings: [] },
+        ...{ state, needs: [CONSTANT] },
+      });
+      expect(next).toMatchObject({ kind: 'visit', visit: { place: 'off', seconds: 5 } });
+      expect(next.kind === 'visit' && next.visit.state).toBe(state);
+    }
+  });
+
   it.each(['A/BAG', 'ABS', 'ECM', 'EPS', 'SRS'])('never asks to probe %s', (legend) => {
     const advice = advise({
       sources: [source('F1', legend)],
