@@ -137,15 +137,22 @@ describe('a slot whose readings speak against its print', () => {
   };
 
   it('does not serve by what it prints, though one that prints nothing and is no safer may', () => {
-    const printed = held(slot('F1', 'CIG LTR'));
+    const printed = held(slot('F1', 'RADIO'));
     const silent = advise(session([slot('F1', undefined)], false));
     const danger = (advice: typeof printed): number => advice.verdicts[0]?.posterior.critical ?? 0;
-    expect(danger(printed)).toBeGreaterThan(0.1);
+    expect(danger(printed)).toBeGreaterThan(0.15);
     expect(danger(printed)).toBeLessThan(0.42);
     expect(printed.filled).toEqual({});
     expect(printed.next.kind).toBe('exhausted');
     expect(danger(silent)).toBeGreaterThan(0.1);
     expect(silent.filled).toEqual({ supply: 'F1' });
+  });
+
+  // A lighter behind the ignition is rare, but there are some; that it wants a reason is in `screen.test`.
+  it('still serves where its readings are only unlikely for its print', () => {
+    const { verdicts, filled } = held(slot('F1', 'CIG LTR'));
+    expect(verdicts[0]?.posterior.critical).toBeGreaterThan(0.1);
+    expect(filled).toEqual({ supply: 'F1' });
   });
 
   it('serves once the handbook has cleared it, which is asked for', () => {
