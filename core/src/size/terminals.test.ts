@@ -16,6 +16,45 @@ describe('terminals', () => {
     expect(choice.ok && choice.sleeve.colour).toBe(colour);
   });
 
+  // 22 AWG is 0.326 mm², 12 AWG 3.31 mm² and 10 AWG 5.26 mm² (ASTM B258): the sleeves are printed 22–16, 16–14 and 12–10.
+  it.each([
+    [0.326, 'red'],
+    [1.31, 'red'],
+    [1.52, 'blue'],
+    [2.08, 'blue'],
+    [2.52, 'yellow'],
+    [3.31, 'yellow'],
+    [5.26, 'yellow'],
+  ])('%d mm² goes into a %s sleeve, by its AWG number or the next one up', (area, colour) => {
+    const choice = sleeveFor([area]);
+    expect(choice.ok && choice.sleeve.colour).toBe(colour);
+  });
+
+  it('refuses what is too thin or too thick for any, each with its way out', () => {
+    for (const [area, wayOut] of [
+      [0.3, /^Fold the bare end back/],
+      [6.1, /^Bring the conductors to a stud/],
+    ] as const)
+      expect(sleeveFor([area])).toEqual({
+        ok: false,
+        problem: expect.stringMatching(/fits no insulated sleeve \(0\.5 to 6 mm²\)\.$/),
+        wayOut: expect.stringMatching(wayOut),
+      });
+    expect(() => sleeveFor([1, -1])).toThrow(/areaMm2/);
+  });
+
+  it('says what it counted, and what is slid on before the crimp', () => {
+    expect(sleeveFor([0.75, 0.5])).toMatchObject({
+      totalMm2: 1.25,
+      because: '0.75 mm² + 0.5 mm² is 1.25 mm²: red, 0.5–1.5 mm².',
+      first: ['the boot or plug housing', 'heat-shrink'],
+    });
+    expect(sleeveFor([2], true)).toMatchObject({
+      because: '2 mm²: blue, 1.5–2.5 mm² (16–14 AWG).',
+      first: ['the boot or plug housing', 'adhesive-lined heat-shrink'],
+    });
+  });
+
   it('sends what is too thick to a stud, and says what goes on first', () => {
     expect(sleeveFor([4, 4])).toMatchObject({ ok: false, wayOut: expect.stringContaining('stud') });
     const moist = sleeveFor([1], true);
