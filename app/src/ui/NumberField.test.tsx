@@ -44,7 +44,7 @@ describe('a field for a number', () => {
     type('-3,5 é<b>');
     expect(told).toEqual([NaN]);
     expect(screen.getByTestId('length').props.value).toBe('-3,5 é<b>');
-    expect(screen.getByText('✕ “-3,5 é<b>” is no number')).toBeTruthy();
+    expect(screen.getByText('✕ That is no number')).toBeTruthy();
     type('-3,5');
     expect(screen.getByText('✕ between 0.05 and 30 m')).toBeTruthy();
     type('3.5');

@@ -38,7 +38,7 @@ export function NumberField(props: NumberFieldProps) {
       label={face.name === '' ? props.label : `${props.label}, ${face.name}`}
       value={own ? draft.text : textOf(props.value, face)}
       keyboard="decimal-pad"
-      problem={own && Number.isNaN(draft.value) ? `“${draft.text}” is no number` : props.problem}
+      problem={own && Number.isNaN(draft.value) ? 'That is no number' : props.problem}
       hint={props.hint}
       testID={props.testID}
       onChange={(text) => {

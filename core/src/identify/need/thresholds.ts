@@ -21,7 +21,7 @@ export const TOO_RISKY = 0.42;
  * lid of some more; beyond this it is probably another circuit's, so that nothing speaks for what is behind it.
  */
 export const TOO_RISKY_PRINTED = 0.15;
-/** From here up the readings speak against a harmless print: it serves only with a reason. */
+/** Beyond this the readings speak against a harmless print: it serves only with a reason. */
 export const AGAINST_PRINT = 0.1;
 /** And this likely, not even the handbook is asked about it. */
 export const TOO_RISKY_TO_ASK = 0.8;

@@ -55,7 +55,7 @@ describe('nextTest', () => {
   });
 
   it('leaves the car as it is where it stands at the place already', () => {
-    // The lamps were left on with a door shut: still key off, and nobody has to change anything for a touch.
+    // The door was opened and shut again: still key off, and nobody has to change anything for a touch.
     const states = [
       PARKED,
       { ...stateAt('off'), driverDoor: 'closed' as const, doorOpenedSinceKeyOff: true },
