@@ -1,3 +1,4 @@
+import { randomBytes, scryptSync } from 'node:crypto';
 import { chmodSync, mkdtempSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -34,20 +35,40 @@ export async function filledCluster() {
   try {
     // Only now: the packages may have been installed by this very command.
     const { default: pg } = await import('pg');
-    const client = new pg.Client({ connectionString: cluster.url });
-    await client.connect();
-    await client.query(`create database ${FILLED}`);
-    await client.end();
+    await query(pg, cluster.url, `create database ${FILLED}`);
     const url = new URL(cluster.url);
     url.pathname = `/${FILLED}`;
     const env = { DATABASE_URL: url.href, PORT: String(await freePort()), DEMO: '1' };
     const server = await startServer({ env });
     await server.stop();
+    for (const [login, password] of Object.entries(PASSWORDS))
+      await query(pg, url.href, 'update users set password_hash = $1 where login = $2', [
+        cheapHash(password),
+        login,
+      ]);
     return { ...cluster, template: FILLED };
   } catch (error) {
     await cluster.stop();
     throw error;
   }
+}
+
+/** Passwords of the demo accounts, as the README gives them. */
+const PASSWORDS = { installer: 'pull-the-right-thread', lead: 'prove-it-once' };
+
+/** A hash says what it cost: hundreds of tests sign in, and a real one keeps a core busy for a third of a second. */
+function cheapHash(password) {
+  const [logN, r, p, bytes] = [4, 8, 1, 32];
+  const salt = randomBytes(16);
+  const key = scryptSync(password, salt, bytes, { N: 2 ** logN, r, p });
+  return ['scrypt', logN, r, p, salt.toString('base64url'), key.toString('base64url')].join('$');
+}
+
+async function query(pg, connectionString, statement, values = []) {
+  const client = new pg.Client({ connectionString });
+  await client.connect();
+  await client.query(statement, values);
+  await client.end();
 }
 
 /** Runs `work` against the whole demo on a throw-away database. */

@@ -20,6 +20,19 @@ const at = fc.record({
   side: fc.option(fc.constantFrom(...BODY_SIDES), { nil: undefined }),
 });
 
+/** Places that nobody gave a side. */
+const MIDDLE: readonly Place['zone'][] = [
+  'kick panel',
+  'engine space',
+  'door',
+  'tailgate',
+  'engine space',
+  'console',
+  'footwell',
+  'underneath',
+  'kick panel',
+];
+
 describe('a place on the plan of a body', () => {
   it('follows the wheel where it lies on the driver’s side, and nowhere else', () => {
     fc.assert(
@@ -71,12 +84,26 @@ describe('a place on the plan of a body', () => {
         ];
         expect(spots).toHaveLength(all.length);
         spots.forEach((one, index) => {
-          expect(one.y).toBeGreaterThan(0);
-          expect(one.y).toBeLessThan(1);
+          for (const along of [one.x, one.y]) {
+            expect(along).toBeGreaterThan(0);
+            expect(along).toBeLessThan(1);
+          }
           for (const other of spots.slice(0, index))
             expect(Math.hypot((one.x - other.x) / 2, one.y - other.y)).toBeGreaterThan(0.05);
         });
       }),
+      // Nine of them along the middle once left no room before or behind a tenth.
+      { examples: [[MIDDLE.map((zone) => ({ zone, side: undefined }))]] },
     );
+  });
+
+  it('goes before or behind where there is room, so that it stays on its side', () => {
+    const two = [
+      place('a', { zone: 'door', side: 'left' }),
+      place('b', { zone: 'door', side: 'left' }),
+    ];
+    const [one, other] = [...planSpots(two, 'right', 2).values()];
+    expect(other?.x).toBe(one?.x);
+    expect(Math.abs((other?.y ?? 0) - (one?.y ?? 0))).toBeCloseTo(0.075);
   });
 });

@@ -78,14 +78,25 @@ export function planSpots(
   );
 }
 
-/** The wanted spot, or the nearest free one before or behind it. */
+/** Spots are tried in steps of this share of what keeps two apart. */
+const STEP = APART / 3;
+/** Going aside may take a place over to the other side of the car, so it counts so many times as far. */
+const ASIDE = 3;
+/** Ways along or across a body, as shares of its length. */
+const WAYS = Array.from({ length: 81 }, (_, at) => (at - 40) * STEP);
+
+/** The wanted spot, or the nearest free one: before or behind it where there is room, else aside. */
 function freeSpot(wanted: PlanSpot, taken: readonly PlanSpot[], lengthToWidth: number): PlanSpot {
   const isFree = ({ x, y }: PlanSpot): boolean =>
     taken.every((one) => Math.hypot((one.x - x) / lengthToWidth, one.y - y) >= APART - 1e-9);
-  for (let step = 0; step * APART < 1; step += 1)
-    for (const way of [1, -1]) {
-      const spot = { x: wanted.x, y: wanted.y + way * step * APART };
-      if (spot.y > 0 && spot.y < 1 && isFree(spot)) return spot;
+  let nearest: PlanSpot | undefined;
+  let least = Infinity;
+  for (const along of WAYS)
+    for (const aside of WAYS) {
+      const far = Math.hypot(along, ASIDE * aside);
+      const spot = { x: wanted.x + aside * lengthToWidth, y: wanted.y + along };
+      const onBody = spot.x > 0 && spot.x < 1 && spot.y > 0 && spot.y < 1;
+      if (far < least && onBody && isFree(spot)) [nearest, least] = [spot, far];
     }
-  return wanted;
+  return nearest ?? wanted;
 }

@@ -3,7 +3,7 @@ import pg from 'pg';
 import type { SessionView } from '@lucky-thread/contract';
 import type { TestServer } from '../testing/testServer';
 import { startTestServer } from '../testing/testServer';
-import { hashPassword, passwordMatches } from './passwords';
+import { hashPassword, passwordMatches, unmatchedHash } from './passwords';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -98,6 +98,15 @@ describe('passwords', () => {
       'scrypt$14$8$5$a',
     ])
       expect(await passwordMatches('thread', odd)).toBe(false);
+  });
+
+  it('of nobody are compared at the same cost, and never match', async () => {
+    const [real, nobody] = [await hashPassword('thread'), unmatchedHash()];
+    const costAndLengths = (hash: string): (string | number)[] =>
+      hash.split('$').map((part, at) => (at < 4 ? part : part.length));
+    expect(costAndLengths(nobody)).toEqual(costAndLengths(real));
+    expect(nobody).not.toBe(unmatchedHash());
+    expect(await passwordMatches('', nobody)).toBe(false);
   });
 
   it('match hashes from before their cost was written into them', async () => {

@@ -7,7 +7,7 @@ import type { Database } from '../db/database';
 import { checked } from '../http/handlers';
 import { Problem } from '../http/problem';
 import { newHashGate } from './hashGate';
-import { hashPassword, passwordMatches } from './passwords';
+import { passwordMatches, unmatchedHash } from './passwords';
 import { passwordMark } from './session';
 import { newSignInGuard } from './signInGuard';
 import type { User } from './userRepository';
@@ -34,7 +34,7 @@ export function authRoutes(parts: AuthParts): Router {
   const guard = newSignInGuard(parts.pool);
   const oneAtOnce = newHashGate();
   // Compared when a login does not exist, so that the time of the answer tells nothing.
-  const nobody = hashPassword('nobody');
+  const nobody = unmatchedHash();
 
   router.get('/session', (request, response) => {
     response.json(view(request.user, demoAccounts));
@@ -48,7 +48,7 @@ export function authRoutes(parts: AuthParts): Router {
     const user = await oneAtOnce(async () => {
       await guard.enter(login, address);
       const found = await findByLogin(db, login);
-      const hash = found?.passwordHash ?? (await nobody);
+      const hash = found?.passwordHash ?? nobody;
       return (await passwordMatches(given.password, hash)) ? found : undefined;
     });
     if (user === undefined)
