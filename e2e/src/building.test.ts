@@ -115,6 +115,21 @@ it('makes its papers without a signal', async () => {
   expect(await visitor.has('paper-problem')).toBe(false);
 });
 
+it('gets the same papers of the server as it is built, the drawing among them', async () => {
+  const begins = await visitor.driver.executeAsyncScript<string[]>(
+    `const done = arguments[1];
+     const paper = async (kind) => {
+       const answer = await fetch('/api/jobs/' + arguments[0] + '/papers/' + kind + '.pdf');
+       const file = await answer.blob();
+       return answer.status + ' ' + (await file.slice(0, 5).text()) + ' ' + file.size;
+     };
+     Promise.all(['job', 'labels', 'taps'].map(paper)).then(done, (error) => done([String(error)]));`,
+    jobId,
+  );
+  expect(begins).toHaveLength(3);
+  for (const begin of begins) expect(begin).toMatch(/^200 %PDF- \d{5,}$/);
+});
+
 it('is taken up by the lead where the installer left off, from what is written', async () => {
   const lead = await Visitor.open(application.base, WIDE);
   try {

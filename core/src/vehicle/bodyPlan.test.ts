@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { planSpot, planSpots } from './bodyPlan';
-import type { Place } from './place';
+import type { BodyZone, Place } from './place';
 import { BODY_SIDES, BODY_ZONES } from './place';
 
 const place = (id: string, at: Pick<Place, 'zone' | 'side'>): Place => ({
@@ -21,7 +21,7 @@ const at = fc.record({
 });
 
 /** Places that nobody gave a side. */
-const MIDDLE: readonly Place['zone'][] = [
+const MIDDLE: readonly BodyZone[] = [
   'kick panel',
   'engine space',
   'door',

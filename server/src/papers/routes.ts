@@ -1,4 +1,3 @@
-import { layoutDiagram, netlistOf } from '@lucky-thread/core/build/diagram';
 import { PAPER_INK, diagramSvg } from '@lucky-thread/core/build/drawing';
 import { PickListRequest } from '@lucky-thread/contract';
 import type { JobContext } from '@lucky-thread/work';
@@ -66,6 +65,8 @@ async function drawn(
   readings: Parameters<typeof diagramLeadsOf>[1],
   units: 'metric' | 'us',
 ): Promise<string> {
+  // Laying out lines takes a large library: whoever asks for no drawing need not wait for it at the start.
+  const { layoutDiagram, netlistOf } = await import('@lucky-thread/core/build/diagram');
   const device = { name: context.job.device.name, mount: routeOf(context).mount.name };
   const diagram = await layoutDiagram(netlistOf(device, diagramLeadsOf(context, readings, units)));
   // The condensed face that its boxes were measured for, by the name that the paper knows it by.
