@@ -73,6 +73,7 @@ const CUSTOMARY: ReadonlyMap<string, ReadonlySet<string>> = new Map(
     COMP: 'COMPRESSOR',
     MON: 'MONITOR',
     MNTR: 'MONITOR',
+    BT: 'BLUETOOTH',
   }).map(([token, words]) => [token, new Set(words.split(' '))]),
 );
 

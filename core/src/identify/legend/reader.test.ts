@@ -48,6 +48,32 @@ describe('a word that is one by itself', () => {
   it.each(['FUELPMP', 'ENGCTRL'])('two that are run together are: %s', (legend) => {
     expect(readLabel(legend).safety).toBe('block');
   });
+
+  it.each([
+    ['VORGLÜHRELAIS', 'engine control'],
+    ['LÜFTERSTG', 'engine cooling'],
+    ['AIRBAGUNIT', 'airbag, belts'],
+    ['KLIMASTEUERUNG', 'heating and air'],
+    ['HORNRLY', 'horn'],
+  ])('a word and one that says nothing, run together, are: %s', (legend, meaning) => {
+    expect(readLabel(legend).meaning).toContain(meaning);
+  });
+
+  // A side or a place at its beginning says nothing; what it is the beginning of does.
+  it.each([
+    ['INNERBEL', 'courtesy lamps'],
+    ['ACHTERRUITV', 'rear window heater'],
+  ])('a compound is, though it begins with a place: %s', (legend, meaning) => {
+    const { safety, meaning: read } = readLabel(legend);
+    expect([safety, read]).toEqual(['free', meaning]);
+  });
+
+  it.each(['FAN LO', 'FAN HI 2'])(
+    'a fan of several speeds is not taken for the blower: %s',
+    (legend) => {
+      expect(['unknown', 'block']).toContain(readLabel(legend).safety);
+    },
+  );
 });
 
 describe('words that say nothing', () => {
@@ -55,6 +81,23 @@ describe('words that say nothing', () => {
     '%s is unknown, not harmless',
     (legend) => expect(readLabel(legend).safety).toBe('unknown'),
   );
+});
+
+// Letters of a starter solenoid, a battery sensor, a solenoid valve, a fuel cut-off: in their order they stand in some harmless word as well.
+it.each(['STSOLE', 'SEBAA', 'SODVA', 'FULCT'])(
+  '%s is not harmless by a few letters of a long word',
+  (legend) => {
+    expect(readLabel(legend).safety).not.toBe('free');
+  },
+);
+
+it.each(['KNEE BAG', 'DSL FILTER HTR', 'NAPINACZE', 'LEAK DIAG', 'VISCO FAN', 'PÉDALE D’ACC'])(
+  '%s is blocked',
+  (legend) => expect(readLabel(legend).safety).toBe('block'),
+);
+
+it.each(['DEICER', 'INT VERL', 'AUX IN'])('%s is free', (legend) => {
+  expect(readLabel(legend).safety).toBe('free');
 });
 
 it('reads figures that stand for letters', () => {

@@ -4,7 +4,7 @@ import type { PrintedWord } from './channel';
 import { tokenGiven } from './channel';
 import type { Phrase } from './phrases';
 import { LONG, PHRASES } from './phrases';
-import { saysNothing } from './sayNothing';
+import { beforeNothing, saysNothing } from './sayNothing';
 import { isNumber } from './tokens';
 
 /** A circuit that a legend may name. */
@@ -41,6 +41,10 @@ const RUN_TOGETHER = 0.3;
 const CLEAR = 0.1;
 /** Least probability of each part of words run together. */
 const PART = 0.05;
+/** A few letters of a long word, in their order, are chance: they may warn, but make nothing harmless. Two alone do neither. */
+const CHANCE = 0.005;
+/** The same where the rest says nothing and can't be a part of it: stems of long words are cut ones. */
+const STEM = 0.03;
 /** Most tokens that are read: what follows them is no legend. */
 const MOST_TOKENS = 8;
 /** How probable a token is that names nothing known, by its letters: almost anything has two. */
@@ -135,7 +139,9 @@ function segmentsOf(tokens: readonly string[]): Segment[] {
     for (const [word, probability] of candidates[from] ?? []) {
       // A lone letter is no word.
       if (token.length > 1)
-        for (const entry of PHRASES.alone.get(word) ?? []) note(from + 1, entry, probability);
+        for (const entry of PHRASES.alone.get(word) ?? [])
+          if (probability >= CHANCE || token.length === 2 || entry.safety === 'block')
+            note(from + 1, entry, probability);
       if (from + 1 === tokens.length) continue;
       for (const phrase of PHRASES.byFirst.get(word) ?? []) {
         const score = probability * TOGETHER * restOf(phrase, candidates, from);
@@ -213,7 +219,7 @@ function isOpaque(candidates: ReadonlyMap<number, number> | undefined): boolean 
   return [...(candidates?.values() ?? [])].every((probability) => probability < CLEAR);
 }
 
-/** Two words of a phrase printed as one, e.g. `FUELPMP`. */
+/** Two words of a phrase printed as one, e.g. `FUELPMP`; or a word and one that says nothing. */
 function runTogether(token: string): Scores {
   const scores: Scores = new Map();
   if (token.length < 4) return scores;
@@ -230,6 +236,11 @@ function runTogether(token: string): Scores {
       }
     }
   }
+  for (const head of beforeNothing(token))
+    for (const [word, probability] of candidatesOf(head))
+      if (probability >= STEM)
+        for (const entry of PHRASES.alone.get(word) ?? [])
+          scores.set(entry, Math.max(scores.get(entry) ?? 0, RUN_TOGETHER * probability));
   return scores;
 }
 

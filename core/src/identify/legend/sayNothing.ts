@@ -15,8 +15,17 @@ const SHORT = new Set(
     ' ',
   ),
 );
+/** Those that are printed behind another word without a space. */
+const TAILS = new Set(
+  'RELAY RELAIS RELE RELAE RLY UNIT CTRL MODULE MODUL MDL SWITCH STEUERUNG STEUERGERAET STG SYSTEM FUSE'.split(
+    ' ',
+  ),
+);
 /** Least probability of a shortening that counts: rarer ones are taken for something else. */
 const CLEAR = 0.05;
+
+/** Letters of a plural. */
+const PLURAL = 2;
 
 /** How much a token looks like a word that says nothing, 0 to 1. */
 export function saysNothing(token: string): number {
@@ -24,6 +33,19 @@ export function saysNothing(token: string): number {
   if (SHORT.has(token)) return 0.5;
   let most = 0;
   for (const word of WORDS)
-    if (word.text.charAt(0) === token.charAt(0)) most = Math.max(most, tokenGiven(token, word));
+    // What goes on behind such a word, as in `INNERBELYSNING`, says something.
+    if (word.text.charAt(0) === token.charAt(0) && token.length <= word.text.length + PLURAL)
+      most = Math.max(most, tokenGiven(token, word));
   return most >= CLEAR ? most : 0;
+}
+
+/** Endings shorter than this are as well a part of the word before them. */
+const LEAST_TAIL = 3;
+
+/** What stands before a word that says nothing where both are printed as one, e.g. `VORGLUEH` of `VORGLUEHRELAIS`; none for most. */
+export function beforeNothing(token: string): readonly string[] {
+  const heads = [];
+  for (let cut = LEAST_TAIL; cut <= token.length - LEAST_TAIL; cut += 1)
+    if (TAILS.has(token.slice(cut))) heads.push(token.slice(0, cut));
+  return heads;
 }

@@ -7,20 +7,20 @@ import type { Vocabulary } from './vocabulary';
 export const BLOCKED_WORDS: Vocabulary = {
   'airbag, belts': {
     en: `airbag|air bag|supplemental restraint system|restraint|restraint control module|occupant sensor|occupant classification|occupant detection
-      |passenger occupant detection system|seat occupancy|seat occupied|seat belt|safety belt|belt buckle|buckle|belt tensioner|pretensioner|clock spring
+      |passenger occupant detection system|occupant classification detection system|occupant passenger detection system|knee bag|seat occupancy|seat occupied|seat belt|safety belt|belt buckle|buckle|belt tensioner|pretensioner|clock spring
       |roll bar|rollover sensor|crash sensor|impact sensor|side curtain|inflator|passenger airbag off|active bonnet|pedestrian protection|child seat detection`,
     de: `airbag|rückhaltesystem|rückhalt|sicherheitsgurt|gurtstraffer|gurtschloss|gurtwarnung|überrollbügel|überrollschutz|sitzbelegung|beifahrererkennung|aufprallsensor|fußgängerschutz|insassenschutz`,
     fr: `coussin gonflable|sac gonflable|ceinture de sécurité|ceinture|prétensionneur|tendeur de ceinture|capteur de choc|arceau|boucle de ceinture|retenue`,
     es: `bolsa de aire|bolsas de aire|cinturón de seguridad|cinturón|pretensor|sensor de impacto|hebilla|sistema de retención|barra antivuelco`,
-    it: `cintura di sicurezza|cinture|pretensionatore|sensore urto|fibbia|ritenuta|cuscino gonfiabile|roll bar`,
+    it: `cintura di sicurezza|cinture|pretensionatore|sensore urto|fibbia|ritenuta|cuscino gonfiabile|cuscino|cuscini|roll bar`,
     nl: `veiligheidsgordel|gordel|gordelspanner|gordelsluiting|botssensor|rolbeugel|inzittende`,
     pt: `bolsa de ar|cinto de segurança|cinto|pré-tensor|pretensor|fivela|retenção|sensor de colisão`,
     sv: `krockkudde|säkerhetsbälte|bälte|bältessträckare|krocksensor|bälteslås`,
-    pl: `poduszka powietrzna|poduszki powietrzne|pas bezpieczeństwa|pasy bezpieczeństwa|pasy|napinacz pasa|czujnik zderzenia|klamra`,
+    pl: `poduszka powietrzna|poduszki powietrzne|pas bezpieczeństwa|pasy bezpieczeństwa|pasy|napinacz pasa|napinacz|napinacze|czujnik zderzenia|klamra`,
   },
   'brakes, stability': {
     en: `brake|brakes|electronically controlled brake|anti lock brakes|antilock|brake assist|electronic brake|brake booster|brake pedal|brake pressure|vacuum pump|parking brake|electric parking brake
-      |hand brake|stability control|electronic stability|traction control|hill descent control|hill start assist|hill hold|auto hold|brake control module|brake fluid|retarder`,
+      |hand brake|stability control|dynamic stability control|dynamic stability traction control|vehicle stability control|electronic stability|traction control|hill descent control|hill start assist|hill hold|auto hold|brake control module|brake fluid|retarder`,
     de: `bremse|bremsen|bremskraft|bremskraftverstärker|bremsassistent|bremspedal|bremsdruck|handbremse|feststellbremse|parkbremse|unterdruckpumpe|vakuumpumpe|antiblockiersystem|fahrdynamik|stabilität|berganfahrhilfe`,
     fr: `frein|freins|freinage|frein à main|frein de stationnement|antiblocage|assistance freinage|pompe à vide|stabilité|antipatinage`,
     es: `freno|frenos|freno de mano|freno de estacionamiento|antibloqueo|servofreno|bomba de vacío|control de estabilidad|control de tracción`,
@@ -66,10 +66,10 @@ export const BLOCKED_WORDS: Vocabulary = {
   },
   'engine control': {
     en: `engine|engine control|engine control module|engine control unit|engine management|powertrain|power train|powertrain control module|fuel injection|injection|injector|injectors|ignition coil|ignition coils|ignition module|ignition control|ignitor|spark|camshaft|camshaft position|crankshaft|crankshaft position|valve timing
-      |variable valve timing|variable timing control|throttle|throttle body|throttle position|electronic throttle|accelerator|accelerator pedal|evaporative|evaporative emission|purge|purge valve|canister|emission|emissions|exhaust|exhaust gas recirculation|oxygen sensor|lambda|air fuel ratio|mass air flow|air flow meter|manifold pressure|knock|glow plug|glow plugs|glow|turbo|turbocharger|wastegate
+      |variable valve timing|variable timing control|throttle|throttle body|throttle position|electronic throttle|accelerator|accelerator pedal|leak detection|leak diagnosis|evaporative|evaporative emission|purge|purge valve|canister|emission|emissions|exhaust|exhaust gas recirculation|oxygen sensor|lambda|air fuel ratio|mass air flow|air flow meter|manifold pressure|knock|glow plug|glow plugs|glow|turbo|turbocharger|wastegate
       |boost|intake|intake air|diesel|diesel exhaust fluid|exhaust fluid|def pump|def heater|urea|ad blue|adblue|particle filter|main relay|engine relay|idle|idle control|oil pump|oil pressure|oil level|engine mount|solenoid valve|actuator|choke|ignition timing|vacuum solenoid|catalyst|fuel trim`,
     de: `motor|motorsteuerung|motorsteuergerät|motorelektronik|motormanagement|zündung spule|zündspule|zündspulen|zündmodul|zündkerze|zündanlage|einspritzung|einspritzventil|einspritzdüse|nockenwelle|kurbelwelle|drosselklappe|gaspedal|fahrpedal|glühkerze|glühkerzen|glühzeit|vorglühen|vorglühanlage|lambdasonde|luftmasse|luftmassenmesser|abgas|abgasrückführung|tankentlüftung|aktivkohle|ladedruck|turbolader|rußfilter|partikelfilter|katalysator|klopfsensor|ölpumpe|ölstand|saugrohr|hauptrelais|harnstoff`,
-    fr: `moteur|calculateur moteur|gestion moteur|allumage bobine|bobine|bobines|bobine d'allumage|injection|injecteur|injecteurs|bougie|bougies|préchauffage|bougies de préchauffage|arbre à cames|vilebrequin|papillon|pédale d'accélérateur|sonde lambda|débitmètre|échappement|recyclage des gaz|filtre à particules|suralimentation|dépollution|purge`,
+    fr: `moteur|calculateur moteur|gestion moteur|allumage bobine|bobine|bobines|bobine d'allumage|injection|injecteur|injecteurs|bougie|bougies|préchauffage|bougies de préchauffage|arbre à cames|vilebrequin|papillon|pédale|pédale d'accélérateur|sonde lambda|débitmètre|échappement|recyclage des gaz|filtre à particules|suralimentation|dépollution|purge`,
     es: `motor de combustión|gestión motor|control motor|módulo motor|bobina|bobinas|bobina de encendido|inyección|inyector|inyectores|bujía|bujías|calentadores|precalentamiento|árbol de levas|cigüeñal|mariposa|acelerador|sonda lambda|caudalímetro|escape|recirculación|filtro de partículas|turbo|emisiones`,
     it: `motore|centralina motore|gestione motore|bobina|bobine|iniezione|iniettore|iniettori|candeletta|candelette|candele|preriscaldo|albero a camme|albero motore|farfalla|acceleratore|sonda lambda|debimetro|scarico|filtro particolato|sovralimentazione|emissioni`,
     nl: `motor|motorregeling|motormanagement|bobine|ontsteking spoel|ontstekingsspoel|inspuiting|injectie|injector|verstuiver|gloeibougie|gloeibougies|voorgloeien|nokkenas|krukas|gasklep|gaspedaal|lambdasonde|luchtmassameter|uitlaat|roetfilter|emissie`,
@@ -89,7 +89,7 @@ export const BLOCKED_WORDS: Vocabulary = {
     pl: `skrzynia biegów|przekładnia|automatyczna skrzynia|sprzęgło|dźwignia zmiany biegów|wybierak|konwerter`,
   },
   'engine cooling': {
-    en: `cooling|cooling fan|engine cooling|radiator|radiator fan|condenser fan|electric fan|fan motor high|fan control|water pump|electric water pump|coolant|coolant pump|coolant level|thermostat|cooling module|auxiliary water pump|auxiliary fan|auxiliary cooling fan|auxiliary pump|auxiliary coolant pump|intercooler pump`,
+    en: `cooling|cooling fan|engine cooling|radiator|radiator fan|condenser fan|electric fan|fan motor high|fan low|fan high|fan speed|viscous fan|visco fan|fan control|water pump|electric water pump|coolant|coolant pump|coolant level|thermostat|cooling module|auxiliary water pump|auxiliary fan|auxiliary cooling fan|auxiliary pump|auxiliary coolant pump|intercooler pump`,
     de: `kühler|kühlerlüfter|kühlung|motorkühlung|lüfter|kühlmittel|kühlmittelpumpe|wasserpumpe|kühlwasser|thermostat|ladeluftkühler|zusatzlüfter|zusatzwasserpumpe`,
     fr: `refroidissement|ventilateur radiateur|moto ventilateur|motoventilateur|groupe motoventilateur|radiateur|pompe à eau|liquide de refroidissement`,
     es: `refrigeración|electroventilador|ventilador radiador|ventilador del radiador|radiador|bomba de agua|refrigerante`,
@@ -100,7 +100,7 @@ export const BLOCKED_WORDS: Vocabulary = {
     pl: `chłodzenie|wentylator chłodnicy|chłodnica|pompa wody|płyn chłodzący|ciecz chłodząca`,
   },
   'fuel pump': {
-    en: `fuel|fuel pump|fuel heater|fuel shut off|fuel tank|fuel cut off|petrol pump|gas pump|lift pump|fuel flap pump|fuel delivery`,
+    en: `fuel|fuel pump|fuel heater|fuel filter heater|diesel filter heater|fuel shut off|fuel tank|fuel cut off|petrol pump|gas pump|lift pump|fuel flap pump|fuel delivery`,
     de: `kraftstoff|kraftstoffpumpe|benzinpumpe|dieselpumpe|einspritzpumpe|förderpumpe|tankpumpe|kraftstoffheizung`,
     fr: `carburant|pompe à carburant|pompe à essence|pompe à gazole|pompe gavage|réchauffeur gazole`,
     es: `combustible|bomba de combustible|bomba de gasolina|bomba gasóleo|bomba de nafta`,
@@ -133,7 +133,7 @@ export const BLOCKED_WORDS: Vocabulary = {
     pl: `sterownik|moduł sterujący|magistrala|komputer nadwozia`,
   },
   'high voltage': {
-    en: `high voltage|hybrid|hybrid vehicle|hybrid battery|traction battery|battery pack|battery fan|battery cooling|battery blower|battery disconnect|battery management|battery management unit|battery control unit|inverter|inverter pump|inverter water pump|dc dc|dc dc converter|dc converter|onboard charger|on board charger|charge port|charging port
+    en: `high voltage|converter|hybrid|hybrid vehicle|hybrid battery|traction battery|battery pack|battery fan|battery cooling|battery blower|battery disconnect|battery management|battery management unit|battery control unit|inverter|inverter pump|inverter water pump|dc dc|dc dc converter|dc converter|onboard charger|on board charger|charge port|charging port
       |electric vehicle supply equipment|vehicle charging|traction motor|drive motor|motor generator|isolation monitor|interlock|pilot line|battery heater|fuel cell|electric vehicle`,
     de: `hochvolt|hybrid|hybridbatterie|traktionsbatterie|hochvoltbatterie|batterielüfter|batteriekühlung|batterietrennung|wechselrichter|umrichter|leistungselektronik|spannungswandler|bordladegerät|ladegerät hochvolt|ladedose|ladeanschluss|elektromaschine|fahrmotor`,
     fr: `haute tension|hybride|batterie de traction|onduleur|convertisseur continu|chargeur embarqué|prise de charge|refroidissement batterie`,
