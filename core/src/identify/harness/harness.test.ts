@@ -283,7 +283,26 @@ describe('joint assignment', () => {
         WIRE_ROLES.forEach((role, column) => {
           const sum = balanced.reduce((total, one) => total + (one[column] ?? 0), 0);
           expect(sum).toBeLessThan(CAPACITY[role][1] + 0.35);
+          expect(sum).toBeGreaterThan(Math.min(CAPACITY[role][0], chances.length) - 0.35);
         });
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  // Iterative proportional fitting keeps cross-product ratios, since it only multiplies rows and columns (Bishop, Fienberg and
+  // Holland, Discrete Multivariate Analysis, 1975; from memory).
+  it('changes no odds between two wires and two roles', () => {
+    const odds = (all: readonly (readonly number[])[], row: number, column: number): number => {
+      const at = (r: number, c: number): number => Math.log(all[r]?.[c] ?? 1);
+      return at(row, column) + at(row + 1, column + 1) - at(row, column + 1) - at(row + 1, column);
+    };
+    fc.assert(
+      fc.property(rows, (chances) => {
+        const balanced = balance(chances);
+        for (let row = 0; row + 1 < chances.length; row += 1)
+          for (let column = 0; column + 1 < WIRE_ROLES.length; column += 1)
+            expect(odds(balanced, row, column)).toBeCloseTo(odds(chances, row, column), 6);
       }),
       { numRuns: 40 },
     );

@@ -45,7 +45,6 @@ export function pairToTry(
   const coil = pops ? coilToPop(session, safe) : undefined;
   if (coil !== undefined) return coil;
   for (const { plusId, minusId, chance } of likelyPairs(session, beliefs)) {
-    if (chance < Math.min(worth.pop, worth.ohms)) return undefined;
     if (pops && chance >= worth.pop && safe.has(plusId) && safe.has(minusId))
       return { by: 'pop', plusId, minusId };
     const isUntried =

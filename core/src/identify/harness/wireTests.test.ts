@@ -178,6 +178,17 @@ describe('the search for ground', () => {
     expect(asked?.look.name).toBe('from the constant');
     expect(asked?.wireIds).not.toContain('x');
   });
+
+  it("puts no lamp on a wire that only a lamp showed dark: it may be a data line, or a sensor's", () => {
+    const more: Partial<HarnessSession> = { cannot: ['ohmmeter', 'acc', 'run', 'parkingBrake'] };
+    const dark = (id: string) => read(id, { kind: 'glow', glow: 'dark' });
+    const byLamp = TOLD.map((one) => (one.sourceId === 'x' ? dark('x') : one));
+    const of = session(`${ALL} z`, [...byLamp, volts('z', 0)], more);
+    expect(isDeadAwake('x', of)).toBe(true);
+    const { now, late } = visits(of, ['y']);
+    expect([now, late].flatMap((one) => one?.wireIds ?? [])).not.toContain('x');
+    expect(named(of, ['y'])).toBe('from the constant: z / from the constant: z');
+  });
 });
 
 describe('whether a wire was read in a way', () => {
