@@ -59,7 +59,12 @@ describe('alignLegend', () => {
         [40, 40, 40, 40],
       ]).kind,
     ).toBe('noMatch');
-    expect(alignLegend(PRINTED, [[10, 15, 20]]).kind).toBe('noMatch');
+    expect(alignLegend(PRINTED, [[10, 15, 20]])).toEqual({
+      kind: 'noMatch',
+      reason: expect.stringMatching(
+        /^A legend of .+ does not fit a panel of .+ either way\.$/,
+      ) as unknown,
+    });
   });
 
   it('refuses rows of different length', () => {
