@@ -17,6 +17,8 @@ describe('what a parked car draws', () => {
     const awake = parkedDrain({ beforeA: 0.4, afterA: 0.41, standbyA: 0.01 });
     expect(awake.good).toBe(true);
     expect(awake.text).toMatch(/not asleep yet \(wait 30 min/);
+    // What was added is beyond its label all the same.
+    expect(parkedDrain({ beforeA: 0.4, afterA: 0.6, standbyA: 0.01 }).good).toBe(false);
   });
 
   it('never gets better by drawing more, nor worse by a larger label', () => {
