@@ -41,7 +41,11 @@ const RUN_TOGETHER = 0.3;
 const CLEAR = 0.1;
 /** Least probability of each part of words run together. */
 const PART = 0.05;
-/** A few letters of a long word, in their order, are chance: they may warn, but make nothing harmless. Two alone do neither. */
+/**
+ * So many letters of a much longer word, in their order, are chance: they may warn, but make nothing harmless. Fewer do neither, and
+ * are left as they are.
+ */
+const SOME_LETTERS = 5;
 const CHANCE = 0.005;
 /** The same where the rest says nothing and can't be a part of it: stems of long words are cut ones. */
 const STEM = 0.03;
@@ -140,7 +144,7 @@ function segmentsOf(tokens: readonly string[]): Segment[] {
       // A lone letter is no word.
       if (token.length > 1)
         for (const entry of PHRASES.alone.get(word) ?? [])
-          if (probability >= CHANCE || token.length === 2 || entry.safety === 'block')
+          if (probability >= CHANCE || token.length < SOME_LETTERS || entry.safety === 'block')
             note(from + 1, entry, probability);
       if (from + 1 === tokens.length) continue;
       for (const phrase of PHRASES.byFirst.get(word) ?? []) {

@@ -223,7 +223,7 @@ export const USABLE_WORDS: Vocabulary = {
     pl: `oświetlenie wnętrza|lampka sufitowa|lampka wewnętrzna|lampka do czytania|schowek|oświetlenie bagażnika|podsufitka`,
   },
   ignition: {
-    en: `ignition|ignition feed|ignition supply|ignition relay|ignition run|run start`,
+    en: `ignition|ignition feed|ignition supply|ignition relay|ignition run|run|run start`,
     de: `zündung|zündungsplus|klemme fünfzehn`,
     fr: `allumage|après contact|contact`,
     es: `encendido|ignición|contacto`,
