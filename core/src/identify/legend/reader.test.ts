@@ -96,7 +96,7 @@ it.each(['KNEE BAG', 'DSL FILTER HTR', 'NAPINACZE', 'LEAK DIAG', 'VISCO FAN', 'P
   (legend) => expect(readLabel(legend).safety).toBe('block'),
 );
 
-it.each(['DEICER', 'INT VERL', 'AUX IN', 'RUN', 'PNL LPS', 'PAINEL'])('%s is free', (legend) => {
+it.each(['DEICER', 'INT VERL', 'AUX IN', 'RUN', 'PNL LPS'])('%s is free', (legend) => {
   expect(readLabel(legend).safety).toBe('free');
 });
 
