@@ -3,7 +3,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { Stop, main, say } from './lib/console.mjs';
 import { bin, run } from './lib/run.mjs';
-import { throwAwayCluster } from './lib/throwAway.mjs';
+import { filledCluster } from './lib/throwAway.mjs';
 
 /** Share of the changes that tests must notice. */
 const WANTED_PERCENT = 80;
@@ -22,7 +22,7 @@ main(async () => {
   if (files.length === 0) throw new Stop('Name the files to change, such as core/src/size/**/*.ts');
   const name = PACKAGES.find((one) => files.every((file) => file.startsWith(`${one}/`)));
   if (name === undefined) throw new Stop(`All files must lie in one of ${PACKAGES.join(', ')}.`);
-  const cluster = name === 'server' ? await throwAwayCluster() : undefined;
+  const cluster = name === 'server' ? await filledCluster() : undefined;
   const folder = mkdtempSync(path.join(os.tmpdir(), 'lucky-thread-mutation-'));
   try {
     const config = path.join(folder, 'stryker.config.json');
@@ -40,7 +40,7 @@ main(async () => {
           ...process.env,
           JEST_PROJECT: name,
           JEST_TESTS: tests.join('|'),
-          TEST_DATABASE_URL: cluster?.url ?? '',
+          ...(cluster && { TEST_DATABASE_URL: cluster.url, TEST_DATABASE_TEMPLATE: cluster.template }),
         },
       },
     );
