@@ -40,7 +40,10 @@ main(async () => {
           ...process.env,
           JEST_PROJECT: name,
           JEST_TESTS: tests.join('|'),
-          ...(cluster && { TEST_DATABASE_URL: cluster.url, TEST_DATABASE_TEMPLATE: cluster.template }),
+          ...(cluster && {
+            TEST_DATABASE_URL: cluster.url,
+            TEST_DATABASE_TEMPLATE: cluster.template,
+          }),
         },
       },
     );
