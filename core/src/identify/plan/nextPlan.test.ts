@@ -1,6 +1,6 @@
 import type { StitchPlace } from '../../vehicle';
 import { PARKED, stateAt } from '../../vehicle';
-import type { ProbeSource, Reading } from '../index';
+import type { Need, ProbeSource, Reading } from '../index';
 import { advise, soughtBy } from '../index';
 
 const SLOT: ProbeSource = {
@@ -46,6 +46,32 @@ describe('a plan over slots and wires together', () => {
       ],
     });
     expect(next.kind).toBe('visit');
+  });
+});
+
+describe('where a supply is looked for', () => {
+  const first = (sources: readonly ProbeSource[], need: Partial<Need> = {}): string => {
+    const needs = [{ id: 'supply', role: 'switched' as const, ...need }];
+    // A bunch is searched for what is looked for there.
+    const all = sources.map((one) =>
+      one.kind === 'wire' ? { ...one, sought: soughtBy(needs) } : one,
+    );
+    const { next } = advise({ sources: all, readings: [], state: PARKED, needs });
+    return next.kind === 'visit' ? next.visit.sourceIds.join(' ') : next.kind;
+  };
+
+  it('is the slots where one may give it, else the wires of the bunch', () => {
+    expect(first([SLOT, WIRE])).toBe('F1');
+    expect(first([SLOT])).toBe('F1');
+    expect(first([WIRE])).toBe('W1');
+    expect(first([SLOT, WIRE], { excluded: ['F1'] })).toBe('W1');
+    expect(first([SLOT, WIRE], { excluded: ['W1'] })).toBe('F1');
+    expect(first([SLOT], { excluded: ['F1'] })).toBe('exhausted');
+  });
+
+  it('is never a slot for what a switch gives', () => {
+    expect(first([SLOT, WIRE], { role: 'hood' })).toBe('W1');
+    expect(first([SLOT], { role: 'hood' })).toBe('exhausted');
   });
 });
 
