@@ -82,8 +82,8 @@ export function planSpots(
 const STEP = APART / 3;
 /** Going aside may take a place over to the other side of the car, so it counts so many times as far. */
 const ASIDE = 3;
-/** Ways along or across a body, as shares of its length. */
-const WAYS = Array.from({ length: 81 }, (_, at) => (at - 40) * STEP);
+/** Ways along or across a body, as shares of its length; backwards first. */
+const WAYS = Array.from({ length: 81 }, (_, at) => (40 - at) * STEP);
 
 /** The wanted spot, or the nearest free one: before or behind it where there is room, else aside. */
 function freeSpot(wanted: PlanSpot, taken: readonly PlanSpot[], lengthToWidth: number): PlanSpot {
