@@ -73,6 +73,17 @@ describe('fuses that may feed a wire', () => {
     ).toEqual([]);
   });
 
+  it('are harmless ones before those whose legend warns, unless these are much likelier', () => {
+    const slots = [slot('F1', 'METER'), slot('F2', 'RADIO')];
+    const order = (meter: number, radio: number): string =>
+      found('accessory', slots, { F1: ['accessory', meter], F2: ['accessory', radio] })
+        .map(([id]) => id)
+        .join(' ');
+    expect(order(0.9, 0.9)).toBe('F2 F1');
+    expect(order(0.9, 0.5)).toBe('F2 F1');
+    expect(order(0.9, 0.35)).toBe('F1 F2');
+  });
+
   it('of a signal are those that feed its switch: ignition for reverse, the battery for the stop lamp', () => {
     const slots = [slot('F1', 'METER'), slot('F2', 'ROOM')];
     const of = { F1: ['ignitionRun', 1], F2: ['constant', 1] } as const;
