@@ -2,6 +2,7 @@ import type {
   ImportResult,
   JobView,
   ProblemDocument,
+  ReadingView,
   TapPage,
   TapPointView,
 } from '@lucky-thread/contract';
@@ -168,6 +169,18 @@ describe('logging a tap point', () => {
 
   it('refuses while a look-alike is untested, and says which', async () => {
     const job = await jobWith('dash/F5', ['off', 'acc', 'run', 'justOff', 'a', 'b']);
+    const answer = await visitor.put<ProblemDocument>(`/jobs/${job.id}/taps/${uuidv7()}`, LOG);
+    expect(answer.status).toBe(422);
+    expect(answer.body.detail).toMatch(/cranking/);
+  });
+
+  it('counts no reading that was taken back', async () => {
+    const job = await jobWith('dash/F5', [...ACCESSORY_PLACES, 'a', 'b']);
+    const { body: readings } = await visitor.get<ReadingView[]>(`/jobs/${job.id}/readings`);
+    const cranking = readings.find(
+      ({ sourceId, state }) => sourceId === 'dash/F5' && state.key === 'crank',
+    );
+    await visitor.put(`/jobs/${job.id}/readings/${cranking?.id ?? ''}/withdrawal`);
     const answer = await visitor.put<ProblemDocument>(`/jobs/${job.id}/taps/${uuidv7()}`, LOG);
     expect(answer.status).toBe(422);
     expect(answer.body.detail).toMatch(/cranking/);
@@ -348,6 +361,21 @@ describe('a tap point at a wire', () => {
     const plan = [{ feedId: 'switched', sourceId: 'harness/X8' }];
     const answer = await visitor.change<ProblemDocument>(job.id, { harness, plan });
     expect(problemPaths(answer)).toEqual(['plan.sourceId']);
+    expect(answer.body.detail).toMatch(/twisted/);
+  });
+
+  it('is not logged once it was seen to be one of a twisted pair, though it was planned before', async () => {
+    const job = await visitor.job();
+    const harness = [
+      { id: WIRE, name: 'X7' },
+      { id: 'harness/X8', name: 'X8' },
+    ];
+    const plan = [{ feedId: 'switched', sourceId: 'harness/X8' }];
+    expect((await visitor.change(job.id, { harness, plan })).status).toBe(200);
+    const taped = [harness[0] as object, { ...harness[1], tapedWith: WIRE }];
+    expect((await visitor.change(job.id, { harness: taped })).status).toBe(200);
+    const answer = await visitor.put<ProblemDocument>(`/jobs/${job.id}/taps/${uuidv7()}`, LOG);
+    expect(problemPaths(answer)).toEqual(['feedId']);
     expect(answer.body.detail).toMatch(/twisted/);
   });
 });
