@@ -41,14 +41,12 @@ const RUN_TOGETHER = 0.3;
 const CLEAR = 0.1;
 /** Least probability of each part of words run together. */
 const PART = 0.05;
-/**
- * So many letters of a much longer word, in their order, are chance: they may warn, but make nothing harmless. Fewer do neither, and
- * are left as they are.
- */
-const SOME_LETTERS = 5;
-const CHANCE = 0.005;
 /** The same where the rest says nothing and can't be a part of it: stems of long words are cut ones. */
 const STEM = 0.03;
+/** Below this a token is some letters of a much longer word, in their order. */
+const CHANCE = 0.005;
+/** So many such letters may warn, but make nothing harmless; fewer are left to be weighed against danger by as little. */
+const SOME_LETTERS = 5;
 /** Most tokens that are read: what follows them is no legend. */
 const MOST_TOKENS = 8;
 /** How probable a token is that names nothing known, by its letters: almost anything has two. */

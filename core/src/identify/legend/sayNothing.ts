@@ -23,7 +23,6 @@ const TAILS = new Set(
 );
 /** Least probability of a shortening that counts: rarer ones are taken for something else. */
 const CLEAR = 0.05;
-
 /** Letters of a plural. */
 const PLURAL = 2;
 
