@@ -82,7 +82,7 @@ it('enters a connector by swatch and code, lays it open, and takes it up again t
   await visitor.textIs('slot-dash-panel/F1', /ACC/);
   await visitor.touch('save-vehicle');
   await visitor.see('new-job-screen');
-  await visitor.go('/vehicles');
+  await visitor.jump('/vehicles');
   await visitor.touch('model-Fulmar');
   await visitor.touch('add-place');
   await visitor.touch('add-connector');
@@ -106,7 +106,7 @@ it('enters a connector by swatch and code, lays it open, and takes it up again t
   await visitor.type('place-seconds', '90');
   await visitor.touch('save-place');
   await visitor.textIs('place-radio-connector', /Behind the radio[\s\S]*3/);
-  await visitor.go('/jobs/new');
+  await visitor.jump('/jobs/new');
   await visitor.touch('pick-Fulmar');
   await visitor.touch('device-Dashcam');
   await visitor.touch('start-job');

@@ -171,13 +171,13 @@ it('says where to look when a lead shows too little, and counts nothing until it
 });
 
 it('says what was done by a plan that has changed since', async () => {
-  await visitor.go(`/jobs/${jobId}/choose`);
+  await visitor.jump(`/jobs/${jobId}/choose`);
   await visitor.see('feed-switched');
   const other = await visitor.driver.executeScript<string>(
     'return [...document.querySelectorAll("[data-testid=feed-switched] [role=radio][aria-checked=false]")][0].dataset.testid',
   );
   await visitor.touch(other);
-  await visitor.go(`/jobs/${jobId}/build`);
+  await visitor.jump(`/jobs/${jobId}/build`);
   await visitor.see('steps');
   await visitor.textIs('steps', /Done before the plan changed: (fit|fuse):switched@/);
 });
@@ -191,11 +191,11 @@ function dayAfter(days: number): string {
 
 it('sums what the jobs of a day take along', async () => {
   // For whichever day it is: tomorrow’s list has it, today’s is not even offered.
-  await visitor.go(`/jobs/${jobId}/vehicle`);
+  await visitor.jump(`/jobs/${jobId}/vehicle`);
   await visitor.touch('day-ask');
   await visitor.touch(`day-${dayAfter(1)}`);
   await visitor.textIs('job-day', /For tomorrow/);
-  await visitor.go('/');
+  await visitor.jump('/');
   await visitor.touch('go-pick');
   await visitor.touch(`pick-day-${dayAfter(1)}`);
   await visitor.textIs('picked', /2\s*mini blade fuse/);

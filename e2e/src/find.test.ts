@@ -39,7 +39,7 @@ it('takes wires by colour and stripe, and the last one away again', async () => 
   visitor = await Visitor.open(application.base, WIDE);
   await signIn(visitor);
   const jobId = await startJob(visitor, 'Petrel', 'Dashcam');
-  await visitor.go(`/jobs/${jobId}/harness`);
+  await visitor.jump(`/jobs/${jobId}/harness`);
   await visitor.touch('base-BU');
   await visitor.touch('stripe-PK');
   await visitor.touch('add-wire');
@@ -75,7 +75,7 @@ it.each([PHONE, WIDE])(
     await visitor.type('handbook-entry', words);
     await visitor.touch('handbook-keep');
     await visitor.textIs('handbook-known', new RegExp(words));
-    await visitor.go('/shop');
+    await visitor.jump('/shop');
     await visitor.textIs('glossary', new RegExp(words));
     await noFaults();
     await visitor.type('glossary-sought', words);
@@ -85,7 +85,7 @@ it.each([PHONE, WIDE])(
     await visitor.textIs(id, /Really take it out/);
     await visitor.touch(id);
     await visitor.textIs('glossary', /Nothing has “Heated blanket/);
-    await visitor.go(`/jobs/${jobId}/find`);
+    await visitor.jump(`/jobs/${jobId}/find`);
     await visitor.touch('slot-dash/F9');
     await visitor.until(
       'the slot has forgotten it',

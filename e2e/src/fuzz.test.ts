@@ -43,7 +43,7 @@ describe('malformed requests', () => {
       expect(report.jobIds.length).toBeGreaterThan(JOBS_LOOKED_AT);
       for (const id of report.jobIds.slice(0, JOBS_LOOKED_AT))
         for (const phase of [...PHASES, 'harness'] as const) {
-          await visitor.go(`/jobs/${id}/${phase}`);
+          await visitor.jump(`/jobs/${id}/${phase}`);
           await visitor.see('job-vehicle');
           expect(`${phase}: ${String(await visitor.has('could-not-show'))}`).toBe(
             `${phase}: false`,

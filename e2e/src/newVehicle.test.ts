@@ -70,7 +70,7 @@ it('keeps what was typed on a wide screen, numbers from another corner, and is a
   expect(await seriousFaults(visitor)).toEqual([]);
   await visitor.touch('save-vehicle');
   await visitor.see('new-job-screen');
-  await visitor.go('/vehicles');
+  await visitor.jump('/vehicles');
   await visitor.touch('model-Gannet');
   await visitor.textIs('model', /Boot, left/);
 });

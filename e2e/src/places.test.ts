@@ -36,7 +36,7 @@ async function enterModel(model: string): Promise<void> {
   await visitor.type('panel-text', '10 ACC, 15 CIG');
   await visitor.touch('save-vehicle');
   await visitor.see('new-job-screen');
-  await visitor.go('/vehicles');
+  await visitor.jump('/vehicles');
   await visitor.touch(`model-${model}`);
 }
 
@@ -207,7 +207,7 @@ it('finds the reverse wire in a bunch by its readings, and ends with the list of
   visitor = await Visitor.open(application.base, PHONE);
   await signIn(visitor);
   const job = await startJob(visitor, 'Drover', 'Reversing camera');
-  await visitor.go(`/jobs/${job}/find`);
+  await visitor.jump(`/jobs/${job}/find`);
   // The bunch behind the radio carries a reverse wire; each is read where the plan says.
   await visitor.touch('lay-open-harness');
   await visitor.see('wire-strip');

@@ -99,7 +99,7 @@ describe('a head unit with a screen on a cut plug, with reversing camera and par
     await visitor.see('all-logged');
     await noFaults();
     const next = await startJob(visitor, 'Drover', 'Video head unit', ['cutPlug']);
-    await visitor.go(`/jobs/${next}/find`);
+    await visitor.jump(`/jobs/${next}/find`);
     await visitor.touch('slot-kick-plug/6');
     await visitor.textIs('verdict', /In the log/);
     await visitor.touch('lay-open-harness');

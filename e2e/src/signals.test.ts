@@ -67,7 +67,7 @@ it('finds lock, unlock and door in the bunch at the kick panel, and says how eac
   }
   const next = await startJob(visitor, 'Drover', 'Keyless entry for the locks');
   await visitor.resize(WIDE);
-  await visitor.go(`/jobs/${next}/find`);
+  await visitor.jump(`/jobs/${next}/find`);
   await visitor.touch('slot-kick-plug/1');
   await visitor.textIs('verdict', /In the log: lock motor, reversing/);
 });

@@ -69,7 +69,7 @@ it('opens every tool without a fault', async () => {
     'ground',
     'leads',
   ]) {
-    await visitor.go(`/tools/${tool}`);
+    await visitor.jump(`/tools/${tool}`);
     await visitor.see(`tool-page-${tool}`);
     await visitor.textIs('answer', /\S/);
     await noFaults();
@@ -88,11 +88,11 @@ it('follows the shop’s school once it is changed', async () => {
   await open(WIDE);
   await visitor.go('/tools/joint?place=wire');
   await visitor.textIs('answer', /^1\. .*(crimp|splice)/);
-  await visitor.go('/shop');
+  await visitor.jump('/shop');
   await visitor.touch('school-joining-solder and shrink');
   await visitor.textIs('school-joining', /Needs no cut/);
   await noFaults();
-  await visitor.go('/tools/joint?place=wire');
+  await visitor.jump('/tools/joint?place=wire');
   await visitor.textIs('answer', /^1\. solder and heat-shrink/);
 });
 

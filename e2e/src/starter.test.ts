@@ -81,7 +81,7 @@ describe('a remote starter with locks on a key car', () => {
     await visitor.see('all-logged');
     const next = await startJob(visitor, 'Drover', 'Remote starter with locks');
     await visitor.resize(WIDE);
-    await visitor.go(`/jobs/${next}/find`);
+    await visitor.jump(`/jobs/${next}/find`);
     await visitor.touch('slot-column-plug/4');
     await visitor.textIs('verdict', /In the log/);
   });

@@ -44,7 +44,7 @@ describe.each<[Size, string]>([
   });
 
   it('starts a job on an unknown car and is led to a source for every feed', async () => {
-    await visitor.go('/jobs/new');
+    await visitor.jump('/jobs/new');
     await visitor.touch(`pick-${model}`);
     await noFaults();
     await startJob(visitor, model, 'Dashcam with parking mode');
@@ -103,10 +103,10 @@ describe.each<[Size, string]>([
   });
 
   it('is readable in the night theme too', async () => {
-    await visitor.go('/shop');
+    await visitor.jump('/shop');
     await visitor.touch('theme-night');
     await noFaults();
-    await visitor.go('/');
+    await visitor.jump('/');
     await visitor.touch('job-row');
     // On the wide screen it stands beside the list first.
     if (size === WIDE) await visitor.touch('take-up-job');

@@ -47,7 +47,7 @@ it('takes a wire of the bunch from its readings to the model’s log, as a slot 
   await visitor.see('wires');
 
   // Read in the states in which its look-alikes differ.
-  await visitor.go(`/jobs/${jobId}/find`);
+  await visitor.jump(`/jobs/${jobId}/find`);
   await visitor.see('wire-strip');
   await visitor.touch(`slot-${WIRE}`);
   expect(await seriousFaults(visitor)).toEqual([]);
@@ -62,7 +62,7 @@ it('takes a wire of the bunch from its readings to the model’s log, as a slot 
   await readAt('key-off');
   await visitor.textIs('verdict-headline', /accessory/i);
 
-  await visitor.go(`/jobs/${jobId}/choose`);
+  await visitor.jump(`/jobs/${jobId}/choose`);
   const more = `candidate-switched-${WIRE}`;
   await visitor.see('feed-switched');
   if (!(await visitor.has(more)))
@@ -88,7 +88,7 @@ it('takes a wire of the bunch from its readings to the model’s log, as a slot 
   // The next job on the model has the wire among its sources, with what the log says.
   const next = await startJob(visitor, 'Longboat', 'Dashcam');
   await visitor.resize(WIDE);
-  await visitor.go(`/jobs/${next}/find`);
+  await visitor.jump(`/jobs/${next}/find`);
   await visitor.touch(`slot-${WIRE}`);
   await visitor.textIs('verdict', /In the log: accessory/);
 });
