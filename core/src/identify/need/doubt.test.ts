@@ -134,6 +134,26 @@ describe('what speaks against a source', () => {
   });
 });
 
+describe('whether doubt is left', () => {
+  const left = (believed: number, byReadings: number): boolean =>
+    isOpen({
+      ...doubtOf(preparedNeedOf(NEEDS[0] as Need), verdictOf('BAT', [])),
+      ...{ believed: [believed], byReadings: [byReadings] },
+      serving: { believed: 1 - believed, byReadings: 1 - byReadings },
+    });
+
+  // Sure from 97 % on, and from 86 % on by the readings alone: no legend makes up for a state that nobody has seen.
+  it.each([
+    [0.02, 0.1, false],
+    [0.04, 0.1, true],
+    [0.02, 0.13, false],
+    [0.02, 0.15, true],
+    [0.5, 0.5, true],
+  ])('with %d that would not serve, %d by the readings: %s', (believed, byReadings, is) => {
+    expect(left(believed, byReadings)).toBe(is);
+  });
+});
+
 describe('what a place is expected to show', () => {
   it('is what a source that serves shows there', () => {
     const of = (need: Need, place: StitchPlace) =>
