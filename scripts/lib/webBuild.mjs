@@ -13,6 +13,7 @@ const SOURCES = [
   'app/public',
   'app/app.json',
   'app/metro.config.js',
+  'app/minifier.cjs',
   'app/usedChecks.cjs',
   'core/package.json',
   'app/babel.config.js',
