@@ -87,34 +87,60 @@ export function bitsFor(
   shows: Shows,
 ): number {
   const { kinds, serving } = need;
+  const seen = seenAt(given, shows);
   const joint = new Float64Array(kinds.count * KINDS);
+  // What does not serve is what is left of the whole: few of those that are open do.
+  joint.set(seen.chances);
   for (const { index, way, weight } of openIn(given)) {
-    const inThisWay = shows[way];
-    if (inThisWay === undefined) continue;
     const good = weight * (serving[index] ?? 0);
+    const inThisWay = shows[way];
+    if (good === 0 || inThisWay === undefined) continue;
     const row = (kinds.of[index] ?? 0) * KINDS;
     const from = index * KINDS;
     for (let kind = 0; kind < KINDS; kind += 1) {
       // Every place is there: a check for each would cost more than the sum.
-      const chance = inThisWay[from + kind] as number;
-      if (chance === 0) continue;
-      (joint[row + kind] as number) += good * chance;
-      (joint[kind] as number) += (weight - good) * chance;
+      const chance = good * (inThisWay[from + kind] as number);
+      (joint[row + kind] as number) += chance;
+      (joint[kind] as number) -= chance;
     }
   }
-  let bits = 0;
-  for (let row = 0; row < kinds.count; row += 1)
-    bits += entropyOf(sum(joint.subarray(row * KINDS, (row + 1) * KINDS)));
-  for (let kind = 0; kind < KINDS; kind += 1) {
-    let column = 0;
-    for (let row = 0; row < kinds.count; row += 1) {
-      const cell = joint[row * KINDS + kind] ?? 0;
-      column += cell;
+  let bits = seen.entropy;
+  for (let row = 0; row < kinds.count; row += 1) {
+    let whole = 0;
+    for (let kind = 0; kind < KINDS; kind += 1) {
+      const cell = joint[row * KINDS + kind] as number;
+      whole += cell;
       bits -= entropyOf(cell);
     }
-    bits += entropyOf(column);
+    bits += entropyOf(whole);
   }
-  return Math.max(0, bits);
+  return Math.max(0, Math.round(bits / STEP) * STEP);
+}
+
+/** Wires that tell as much must not come in an order that rounding gives them, bits. */
+const STEP = 2 ** -40;
+
+/** What a look shows at a wire, whatever is asked: the chance of each kind, and the sum of −p·log₂ p over them. */
+interface Showing {
+  readonly chances: Float64Array;
+  readonly entropy: number;
+}
+
+const SHOWING = new WeakMap<Posterior, WeakMap<Shows, Showing>>();
+
+function seenAt(given: Posterior, shows: Shows): Showing {
+  const byLook = SHOWING.get(given) ?? new WeakMap<Shows, Showing>();
+  SHOWING.set(given, byLook);
+  const known = byLook.get(shows);
+  if (known !== undefined) return known;
+  const chances = new Float64Array(KINDS);
+  for (const { index, way, weight } of openIn(given))
+    for (let kind = 0; kind < KINDS; kind += 1)
+      (chances[kind] as number) += weight * (shows[way]?.[index * KINDS + kind] ?? 0);
+  const entropy = chances.reduce((sum, chance) => sum + entropyOf(chance), 0);
+  const seen = { chances, entropy };
+  byLook.set(shows, seen);
+  return seen;
 }
 
 /** A hypothesis that is still open, with the way in which its circuit lies where it is not fed. */
@@ -154,8 +180,4 @@ const TRACE = 1e-6;
 /** −p·log₂ p. */
 function entropyOf(chance: number): number {
   return chance > 0 ? -chance * Math.log2(chance) : 0;
-}
-
-function sum(values: Float64Array): number {
-  return values.reduce((total, value) => total + value, 0);
 }

@@ -5,6 +5,7 @@ import type { PlanInput } from '../plan/nextAction';
 import type { Verdict } from '../verdict/verdict';
 import type { OpenNeed } from './allotWires';
 import { wantedPlaces } from './allotWires';
+import { askedBy } from './askedBy';
 import type { OpenHypothesis, Shows } from './bits';
 import { KINDS, openIn } from './bits';
 import { LOOKS } from './looks';
@@ -27,6 +28,24 @@ export function leaderOf(
 ): Leader | undefined {
   const [wire] = wires;
   if (wire === undefined) return undefined;
+  const kept = LEADING[until].get(wire) ?? new Map<string, Leader | undefined>();
+  LEADING[until].set(wire, kept);
+  const asked = askedBy(wanted);
+  if (!kept.has(asked)) kept.set(asked, leading(wanted, wire, until));
+  return kept.get(asked);
+}
+
+/** What was found out of a wire, by what was asked, as long as nothing more is read at it. */
+const LEADING = {
+  role: new WeakMap<Verdict, Map<string, Leader | undefined>>(),
+  function: new WeakMap<Verdict, Map<string, Leader | undefined>>(),
+};
+
+function leading(
+  wanted: PreparedNeed,
+  wire: Verdict,
+  until: PlanInput['until'],
+): Leader | undefined {
   const places = wantedPlaces(wanted, wire, until);
   const coming = [...new Set(places)].flatMap((place) => {
     const look = LOOKS.find((one) => isPlainLook(one) && one.place === place);

@@ -10,6 +10,7 @@ import { mayTakeLamp } from '../verdict/settled';
 import type { Verdict } from '../verdict/verdict';
 import { stateAt, stateId } from '../../vehicle';
 import { isAlmostSure, wantedPlaces } from './allotWires';
+import { askedBy } from './askedBy';
 import type { Kinds, Shows } from './bits';
 import { bitsFor, showsAfter, showsAt } from './bits';
 import type { Look } from './looks';
@@ -29,8 +30,24 @@ export interface Asked {
   readonly until: PlanInput['until'];
 }
 
+/** Worth by need and look, as long as nothing more is read at the wire; NaN where nobody has asked yet. */
+const WORTH = {
+  role: new WeakMap<Verdict, Map<string, Float64Array>>(),
+  function: new WeakMap<Verdict, Map<string, Float64Array>>(),
+};
+
 /** What a look at a wire is worth to a need, bits; 0 where it tells nothing new. */
 export function worthOf(look: Look, asked: Asked): number {
+  const kept = byLook(WORTH[asked.until], asked.wire, askedBy(asked.wanted));
+  const number = numberOf(look);
+  const known = kept[number] ?? NaN;
+  if (!Number.isNaN(known)) return known;
+  const worth = workOutWorth(look, asked);
+  kept[number] = worth;
+  return worth;
+}
+
+function workOutWorth(look: Look, asked: Asked): number {
   const { wire } = asked;
   const times = timesRead(look, wire);
   if (times >= MOST_TOUCHES) return 0;
@@ -76,6 +93,8 @@ function evidenceAt(look: Look, wire: Verdict): StateEvidence | undefined {
 interface Seen {
   readonly byState: ReadonlyMap<string, StateEvidence>;
   readonly isDeadAtRest: boolean;
+  /** What each hypothesis would show in a state in which something was read. */
+  readonly shows: Map<Look, Shows>;
 }
 
 const SEEN = new WeakMap<Posterior, Seen>();
@@ -87,6 +106,7 @@ function seenOf({ posterior }: Verdict): Seen {
   const seen = {
     byState: new Map(evidence.map((one) => [one.id, one])),
     isDeadAtRest: evidence.some(isDeadAtRest),
+    shows: new Map<Look, Shows>(),
   };
   SEEN.set(posterior, seen);
   return seen;
@@ -97,9 +117,8 @@ const BITS = new WeakMap<Posterior, Map<string, Float64Array>>();
 const NUMBER_OF = new Map(LOOKS.map((look, number) => [look, number]));
 
 function keptBits(look: Look, { wanted, wire }: Pick<Asked, 'wanted' | 'wire'>): number {
-  const number = NUMBER_OF.get(look);
-  if (number === undefined) throw new RangeError(`${look.id} is none of the looks`);
-  const kept = bitsByLook(wire.posterior, askedBy(wanted));
+  const number = numberOf(look);
+  const kept = byLook(BITS, wire.posterior, askedBy(wanted));
   const known = kept[number] ?? NaN;
   if (!Number.isNaN(known)) return known;
   const need = { serving: wanted.serving(wire.posterior), kinds: kindsOf(wanted) };
@@ -108,24 +127,22 @@ function keptBits(look: Look, { wanted, wire }: Pick<Asked, 'wanted' | 'wire'>):
   return bits;
 }
 
-function bitsByLook(given: Posterior, asked: string): Float64Array {
-  const byNeed = BITS.get(given) ?? new Map<string, Float64Array>();
-  BITS.set(given, byNeed);
+function numberOf(look: Look): number {
+  const number = NUMBER_OF.get(look);
+  if (number === undefined) throw new RangeError(`${look.id} is none of the looks`);
+  return number;
+}
+
+function byLook<K extends object>(
+  all: WeakMap<K, Map<string, Float64Array>>,
+  given: K,
+  asked: string,
+): Float64Array {
+  const byNeed = all.get(given) ?? new Map<string, Float64Array>();
+  all.set(given, byNeed);
   const kept = byNeed.get(asked) ?? new Float64Array(LOOKS.length).fill(NaN);
   byNeed.set(asked, kept);
   return kept;
-}
-
-const ASKED = new WeakMap<PreparedNeed, string>();
-
-/** What a need asks of a wire, whatever it is called. */
-function askedBy(wanted: PreparedNeed): string {
-  const known = ASKED.get(wanted);
-  if (known !== undefined) return known;
-  const { id: _name, excluded: _out, ...asked } = wanted.need;
-  const key = JSON.stringify(asked);
-  ASKED.set(wanted, key);
-  return key;
 }
 
 /** A touch that may have missed the metal is worth another, once nothing else tells more. */
@@ -160,9 +177,10 @@ const KNOWN = new Map<Look, Shows>();
 /** What each hypothesis would show at a look at this wire. */
 export function showsFor(look: Look, wire: Verdict): Shows {
   const before = evidenceAt(look, wire);
-  if (before !== undefined) return showsAfter(look, before);
-  const shows = KNOWN.get(look) ?? showsAt(look);
-  KNOWN.set(look, shows);
+  const known = before === undefined ? KNOWN : seenOf(wire).shows;
+  const shows =
+    known.get(look) ?? (before === undefined ? showsAt(look) : showsAfter(look, before));
+  known.set(look, shows);
   return shows;
 }
 
