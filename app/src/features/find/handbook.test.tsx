@@ -1,5 +1,5 @@
 import type { ModelView } from '@lucky-thread/contract';
-import { fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { fireEvent, screen, waitForElementToBeRemoved } from '@testing-library/react-native';
 import { renderInApp } from '../../testing/render';
 import { HandbookEntry } from './HandbookEntry';
 
@@ -25,7 +25,7 @@ describe('HandbookEntry', () => {
     fireEvent.press(screen.getByTestId('handbook-keep'));
     const request = { entry: 'Heated seats' };
     expect(mockEnter).toHaveBeenCalledWith({ modelId: 'm', sourceId: 'dash/F7', request });
-    await waitFor(() => expect(screen.queryByTestId('handbook-entry')).toBeNull());
+    await waitForElementToBeRemoved(() => screen.queryByTestId('handbook-entry'));
   });
 
   it('keeps nothing while nothing is typed', () => {
@@ -40,7 +40,7 @@ describe('HandbookEntry', () => {
     fireEvent.press(screen.getByTestId('handbook-none'));
     const request = { entry: null };
     expect(mockEnter).toHaveBeenCalledWith({ modelId: 'm', sourceId: 'dash/F7', request });
-    await waitFor(() => expect(screen.queryByTestId('handbook-entry')).toBeNull());
+    await waitForElementToBeRemoved(() => screen.queryByTestId('handbook-entry'));
   });
 
   it.each([

@@ -1,5 +1,5 @@
 import type { NoteView } from '@lucky-thread/contract';
-import { fireEvent, screen, waitFor } from '@testing-library/react-native';
+import { fireEvent, screen, waitFor, waitForElementToBeRemoved } from '@testing-library/react-native';
 import { renderInApp } from '../../../testing/render';
 import { Notes } from './Notes';
 
@@ -43,7 +43,7 @@ it('writes one note under one id, however often it is tried, and closes', async 
   fireEvent.press(screen.getByTestId('note-keep'));
   await waitFor(() => expect(mockWrite).toHaveBeenCalledTimes(1));
   fireEvent.press(screen.getByTestId('note-keep'));
-  await waitFor(() => expect(screen.queryByTestId('note-text')).toBeNull());
+  await waitForElementToBeRemoved(() => screen.queryByTestId('note-text'));
   const [first, second] = mockWrite.mock.calls.map(([body]: [{ noteId: string }]) => body);
   expect(second).toEqual(first);
   expect(first).toMatchObject({
