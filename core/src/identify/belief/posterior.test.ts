@@ -55,7 +55,9 @@ const sources = fc.constantFrom(
 
 function expectAlike(fast: readonly number[], plain: readonly number[]): void {
   expect(fast).toHaveLength(plain.length);
-  plain.forEach((chance, index) => expect(fast[index]).toBeCloseTo(chance, 9));
+  // One assertion for all: thousands of them would take most of the time.
+  const apart = plain.map((chance, index) => Math.abs((fast[index] ?? NaN) - chance));
+  expect(Math.max(...apart)).toBeLessThan(5e-10);
 }
 
 describe('posterior', () => {

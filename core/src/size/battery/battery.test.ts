@@ -247,10 +247,8 @@ describe('simulateMonth', () => {
         const ah = availableAh(plan.battery);
         const expected = plan.stateOfCharge + (month.inAh - month.outAh) / ah;
         expect(month.last).toBeCloseTo(expected, 9);
-        for (const charge of month.hourly) {
-          expect(charge).toBeGreaterThanOrEqual(-1e-12);
-          expect(charge).toBeLessThanOrEqual(1 + 1e-12);
-        }
+        expect(Math.min(...month.hourly)).toBeGreaterThanOrEqual(-1e-12);
+        expect(Math.max(...month.hourly)).toBeLessThanOrEqual(1 + 1e-12);
       }),
       { numRuns: 30 },
     );
