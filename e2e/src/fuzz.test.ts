@@ -7,7 +7,7 @@ import { PHONE, Visitor } from './lib/browser';
 import { signIn } from './lib/flow';
 
 /** A short run; `npm run fuzz` sends thirty thousand. */
-const REQUESTS = 1500;
+const REQUESTS = 600;
 const SEED = 20261126;
 /** Jobs of the run whose screens are looked at. */
 const JOBS_LOOKED_AT = 2;
