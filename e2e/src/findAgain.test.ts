@@ -2,7 +2,7 @@ import type { Application } from './lib/application';
 import { startApplication } from './lib/application';
 import { seriousFaults } from './lib/axe';
 import { PHONE, Visitor } from './lib/browser';
-import { signIn, startJob } from './lib/flow';
+import { makeJob, signIn } from './lib/flow';
 
 let application: Application;
 let visitor: Visitor;
@@ -41,7 +41,7 @@ it('finds a job among many by vehicle, device and how it stands', async () => {
   visitor = await Visitor.open(application.base, PHONE);
   await signIn(visitor);
   for (const model of ['Fulmar', 'Petrel', 'Drover', 'Fairway', 'Fulmar'])
-    await startJob(visitor, model, 'Dashcam');
+    await makeJob(visitor, model, 'Dashcam');
   await visitor.go('/');
   await visitor.type('find-job', 'petrel');
   await visitor.until('one job is left', async () => {

@@ -117,7 +117,7 @@ async function report(what: string, times: number, once: () => Promise<Watched>)
 
 /** A job as large as they come, with everything chosen. */
 async function largestJob(visitor: Visitor): Promise<string> {
-  const sender = await Sender.of(visitor);
+  const sender = Sender.of(visitor);
   const models = await sender.get<{ id: string; model: string }[]>('/models');
   const modelId = models.find(({ model }) => model === 'Fairway')?.id;
   const jobId = uuidv7();

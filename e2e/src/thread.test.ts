@@ -10,7 +10,7 @@ import {
   followPlan,
   showProofs,
   signInByHand,
-  startJob,
+  startJobByHand,
   writeLog,
 } from './lib/flow';
 
@@ -47,7 +47,7 @@ describe.each<[Size, string]>([
     await visitor.jump('/jobs/new');
     await visitor.touch(`pick-${model}`);
     await noFaults();
-    await startJob(visitor, model, 'Dashcam with parking mode');
+    await startJobByHand(visitor, model, 'Dashcam with parking mode');
     await noFaults();
     const steps = await followPlan(visitor);
     expect(steps).toBeGreaterThan(CONFIRMING_STEPS);
@@ -93,7 +93,7 @@ describe.each<[Size, string]>([
   });
 
   it('starts the second job on that model from the log, with a confirming reading each', async () => {
-    await startJob(visitor, model, 'Dashcam with parking mode');
+    await startJobByHand(visitor, model, 'Dashcam with parking mode');
     await visitor.textIs('next', /touch/i);
     const steps = await followPlan(visitor);
     expect(steps).toBeLessThanOrEqual(CONFIRMING_STEPS);

@@ -61,6 +61,8 @@ const TAKE_FIELD = `
 export class Visitor {
   readonly driver: WebDriver;
   readonly base: string;
+  /** The cookie of whoever is signed in, as a request carries it. */
+  session: string | undefined;
 
   private constructor(driver: WebDriver, base: string) {
     this.driver = driver;

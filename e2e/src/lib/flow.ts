@@ -1,5 +1,9 @@
+import type { CatalogueDevice, CreateJobRequest, ModelSummary } from '@lucky-thread/contract';
+import { fittedDevice } from '@lucky-thread/contract';
+import { v7 as uuidv7 } from 'uuid';
 import type { Visitor } from './browser';
 import { PLAN_SCRIPT, PROVE_SCRIPT } from './planScript';
+import { Sender } from './sender';
 
 /** Signs in with a demo account by hand, and waits for the jobs. */
 export async function signInByHand(visitor: Visitor): Promise<void> {
@@ -24,12 +28,13 @@ export async function signIn(
   const [, name, value] = /^([^=]+)=([^;]+)/.exec(response.headers.getSetCookie()[0] ?? '') ?? [];
   if (name === undefined || value === undefined)
     throw new Error(`signing in as ${as} was answered with ${response.status}`);
+  visitor.session = `${name}=${value}`;
   const cookie = { name, value, url: visitor.base, httpOnly: true, sameSite: 'Strict' };
   await visitor.command('Network.setCookie', cookie);
 }
 
-/** Starts a job and waits for its panel; returns its id. */
-export async function startJob(
+/** Starts a job by touches and waits for its panel; returns its id. */
+export async function startJobByHand(
   visitor: Visitor,
   model: string,
   device: string,
@@ -40,6 +45,12 @@ export async function startJob(
   await visitor.touch(`device-${device}`);
   for (const option of options) await visitor.touch(`option-${option}`);
   await visitor.touch('start-job');
+  await panelOf(visitor);
+  const url = await visitor.driver.getCurrentUrl();
+  return /jobs\/([^/]+)/.exec(url)?.[1] ?? '';
+}
+
+async function panelOf(visitor: Visitor): Promise<void> {
   await visitor.see('next');
   // The first answer moves what stands below it: a press that begins before and ends after is none.
   await visitor.until('the first answer is there', () =>
@@ -47,8 +58,48 @@ export async function startJob(
       'return document.querySelector("[data-testid=next]")?.closest("[aria-live]")?.getAttribute("aria-busy") !== "true"',
     ),
   );
-  const url = await visitor.driver.getCurrentUrl();
-  return /jobs\/([^/]+)/.exec(url)?.[1] ?? '';
+}
+
+/** Starts a job as the app would tell the server, and waits for its panel; returns its id. */
+export async function startJob(
+  visitor: Visitor,
+  model: string,
+  device: string,
+  options: readonly string[] = [],
+): Promise<string> {
+  const id = await makeJob(visitor, model, device, options);
+  await visitor.jump(`/jobs/${id}/find`);
+  await panelOf(visitor);
+  return id;
+}
+
+/** Tells the server of a new job; no page is opened. Returns its id. */
+export async function makeJob(
+  visitor: Visitor,
+  modelName: string,
+  deviceName: string,
+  options: readonly string[] = [],
+): Promise<string> {
+  const sender = Sender.of(visitor);
+  const models = await sender.get<readonly ModelSummary[]>('/models');
+  const model = models.find((one) => one.model === modelName);
+  const devices = await sender.get<readonly CatalogueDevice[]>('/devices');
+  const device = devices.find((one) => one.name === deviceName);
+  if (model === undefined || device === undefined)
+    throw new Error(`the demo has no ${modelName} or no ${deviceName}`);
+  const request: CreateJobRequest = {
+    vehicle: {
+      modelId: model.id,
+      year: model.yearTo,
+      trim: model.trims[0] ?? '',
+      market: model.markets[0] ?? '',
+      steering: model.steering[0] ?? 'left',
+    },
+    device: fittedDevice(device, options),
+  };
+  const id = uuidv7();
+  await sender.put(`/jobs/${id}`, request);
+  return id;
 }
 
 /** More steps than any session needs. */

@@ -8,11 +8,9 @@ export class Sender {
   ) {}
 
   /** @throws Error when nobody is signed in. */
-  static async of(visitor: Visitor): Promise<Sender> {
-    await visitor.go('/');
-    const [cookie] = await visitor.driver.manage().getCookies();
-    if (cookie === undefined) throw new Error('nobody is signed in');
-    return new Sender(visitor.base, `${cookie.name}=${cookie.value}`);
+  static of(visitor: Visitor): Sender {
+    if (visitor.session === undefined) throw new Error('nobody is signed in');
+    return new Sender(visitor.base, visitor.session);
   }
 
   get<Answer>(path: string): Promise<Answer> {
