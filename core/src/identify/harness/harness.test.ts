@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import type { SolveResult } from 'javascript-lp-solver';
 import solver from 'javascript-lp-solver';
 import { stateAt } from '../../vehicle';
 import type { Reading, ReadingValue } from '../reading/reading';
@@ -247,7 +248,8 @@ describe('joint assignment', () => {
           });
         });
         const model = { optimize: 'weight', opType: 'max' as const, constraints, variables };
-        const reference = Number(solver.Solve(model).result) - 100 * chances.length;
+        const { result } = solver.Solve(model) as SolveResult;
+        const reference = Number(result) - 100 * chances.length;
         expect(bestAssignments(chances, 1)[0]?.logWeight ?? 0).toBeCloseTo(reference, 5);
       }),
       { numRuns: 40 },
