@@ -1,12 +1,19 @@
 /** Core and contract run as plain logic, the app with Expo's preset, the server in plain Node. */
 const patience = ['<rootDir>/../scripts/lib/jestPatience.cjs'];
 const serverTransform = { '^.+\\.tsx?$': '<rootDir>/../scripts/lib/jestEsbuild.cjs' };
+/** Babel is for what only it can read: the contract's decorators, and the typed source that React Native and Expo ship. */
+const withoutDecorators = {
+  '/(core|work|app)/src/.+\\.tsx?$': '<rootDir>/../scripts/lib/jestSucrase.cjs',
+  '/node_modules/(?!react-native/|@react-native/|@lucky|expo).+\\.[jt]sx?$':
+    '<rootDir>/../scripts/lib/jestSucrase.cjs',
+};
 module.exports = {
   projects: [
     {
       displayName: 'core',
       rootDir: 'core',
       preset: 'jest-expo/node',
+      transform: withoutDecorators,
       // Modules of the language’s own kind, which the preset leaves as they are.
       transformIgnorePatterns: [
         'node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|svg-element-attributes|@lucky-thread))',
@@ -17,18 +24,21 @@ module.exports = {
       displayName: 'contract',
       rootDir: 'contract',
       preset: 'jest-expo/node',
+      transform: withoutDecorators,
       setupFilesAfterEnv: patience,
     },
     {
       displayName: 'work',
       rootDir: 'work',
       preset: 'jest-expo/node',
+      transform: withoutDecorators,
       setupFilesAfterEnv: patience,
     },
     {
       displayName: 'app',
       rootDir: 'app',
       preset: 'jest-expo',
+      transform: withoutDecorators,
       setupFiles: ['<rootDir>/src/testing/setup.ts'],
       setupFilesAfterEnv: [...patience, '<rootDir>/src/testing/patience.ts'],
       moduleNameMapper: {
