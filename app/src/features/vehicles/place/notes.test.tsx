@@ -1,5 +1,10 @@
 import type { NoteView } from '@lucky-thread/contract';
-import { fireEvent, screen, waitFor, waitForElementToBeRemoved } from '@testing-library/react-native';
+import {
+  fireEvent,
+  screen,
+  waitFor,
+  waitForElementToBeRemoved,
+} from '@testing-library/react-native';
 import { renderInApp } from '../../../testing/render';
 import { Notes } from './Notes';
 
