@@ -1,4 +1,4 @@
-import type { LabelReading, Need, Verdict, Written } from '../identify';
+import type { Need, Verdict } from '../identify';
 import type { Inrush } from '../size';
 import type { Joinable, Slot } from '../vehicle';
 import type { Headroom } from './headroom';
@@ -79,8 +79,6 @@ export interface RankInput {
   readonly fedBy?: Readonly<Record<string, string>> | undefined;
   /** Damage that is known at sources of this model, in words, by source: nothing is joined there (H14). */
   readonly damage?: Readonly<Record<string, string>> | undefined;
-  /** Reads legends; pass one reader for several feeds so that each is read once. */
-  readonly read?: ((written: Written) => LabelReading) | undefined;
 }
 
 /** Every slot in one of three lists: what could serve, what must not, and what fails on one constraint. */

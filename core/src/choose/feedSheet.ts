@@ -1,4 +1,4 @@
-import { readWritten } from '../identify/legend/readLabel';
+import { readOnce } from '../identify/legend/readLabel';
 import type { FeedSize, TerminalChoice } from '../size';
 import { sleeveFor } from '../size';
 import type { Joinable, Slot } from '../vehicle';
@@ -87,7 +87,7 @@ function atSlot(
   areaMm2: number | undefined,
 ): AtSource {
   const { slot, currentA, size } = given;
-  const label = readWritten(slot);
+  const label = readOnce(slot);
   const holder = holderFor({ slot, addedA: size.ok ? size.fuseA : undefined });
   const original = originalLoad({
     ratingA: slot.ratingA,

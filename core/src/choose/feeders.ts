@@ -1,5 +1,5 @@
-import type { LabelReading, Verdict, Written } from '../identify';
-import { readWritten } from '../identify/legend/readLabel';
+import type { Verdict } from '../identify';
+import { readOnce } from '../identify/legend/readLabel';
 import type { CircuitFunction, Joinable, Slot } from '../vehicle';
 import { isConductor } from '../vehicle';
 
@@ -34,10 +34,9 @@ export function feedersOf(
   given: {
     readonly slots: readonly Slot[];
     readonly verdicts: ReadonlyMap<string, Verdict>;
-    readonly read?: (written: Written) => LabelReading;
   },
 ): Feeder[] {
-  const { slots, verdicts, read = readWritten } = given;
+  const { slots, verdicts } = given;
   const is = verdicts.get(source.id)?.function;
   if (is === undefined) return [];
   const fed = FED_BY[is] ?? [is];
@@ -45,7 +44,7 @@ export function feedersOf(
   return slots
     .flatMap((slot): (Feeder & { readonly worth: number })[] => {
       if (slot.ratingA === undefined) return [];
-      const label = read(slot);
+      const label = readOnce(slot);
       const verdict = verdicts.get(slot.id);
       const share = fed.reduce((sum, name) => sum + (verdict?.posterior.functions[name] ?? 0), 0);
       if (label.safety === 'block' || share < LEAST_SHARE) return [];

@@ -1,5 +1,5 @@
 import type { LabelReading, Verdict } from '../identify';
-import { readWritten } from '../identify/legend/readLabel';
+import { readOnce } from '../identify/legend/readLabel';
 import { fills } from '../identify/need/fills';
 import { meetsProbability } from '../identify/need/needs';
 import { chooseFuse } from '../size';
@@ -33,7 +33,7 @@ export function rankCandidates(input: RankInput): Ranking {
   const unfit: Unfit[] = [];
   const weighed: (Candidate | Unfit | undefined)[] = [];
   for (const slot of input.slots) {
-    const label = (input.read ?? readWritten)(slot);
+    const label = readOnce(slot);
     if (label.safety === 'block') {
       blocked.push({ sourceId: slot.id, reason: label.reason ?? 'Blocked.' });
       continue;

@@ -1,5 +1,4 @@
 import type { Need, Verdict } from '../identify';
-import { labelReader } from '../identify/legend/readLabel';
 import type { Inrush } from '../size';
 import type { Joinable, Panel } from '../vehicle';
 import type { Candidate, Ranking } from './candidate';
@@ -109,7 +108,6 @@ export function rankSets(input: SetsInput): {
     ...looms.flatMap((loom) => loom.wires.map((wire) => [wire.id, loom.id] as const)),
   ]);
   const wires = looms.flatMap((loom) => loom.wires);
-  const read = labelReader();
   const rankings = Object.fromEntries(
     input.feeds.map((feed) => [
       feed.need.id,
@@ -128,7 +126,6 @@ export function rankSets(input: SetsInput): {
         feedFuseA: input.feedFuseA,
         fedBy: input.fedBy,
         damage: input.damage,
-        read,
       }),
     ]),
   );

@@ -1,5 +1,5 @@
 import type { LabelReading, SafetyClass, Verdict } from '../identify';
-import { readWritten } from '../identify/legend/readLabel';
+import { readOnce } from '../identify/legend/readLabel';
 import { AGAINST_PRINT } from '../identify/need/thresholds';
 import type { Slot, Source } from '../vehicle';
 import { isConductor, nameOf } from '../vehicle';
@@ -18,7 +18,7 @@ export interface Screening {
  * legend that is missing or not understood is unknown, not harmless.
  */
 export function screenSlot(slot: Pick<Slot, 'legend' | 'handbook'>): Screening {
-  const label = readWritten(slot);
+  const label = readOnce(slot);
   return { class: label.safety, reason: label.reason };
 }
 

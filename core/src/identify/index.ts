@@ -28,7 +28,7 @@ export { isAt, poppedAs } from './belief/pairEvidence';
 export type { Popped } from './belief/pairEvidence';
 export { posterior } from './belief/posterior';
 export type { Posterior } from './belief/posterior';
-export { labelReader, readLabel, readWritten } from './legend/readLabel';
+export { readLabel, readOnce, readWritten } from './legend/readLabel';
 export type { FunctionPrior, LabelReading, Written } from './legend/readLabel';
 export { sharesOf } from './circuit/hypotheses';
 export { sourcePrior } from './belief/sourcePrior';

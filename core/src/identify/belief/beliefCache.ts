@@ -5,7 +5,7 @@ import type { PerLevel } from '../circuit/levels';
 import { LEVELS, likelihoods } from '../circuit/levels';
 import type { Reading } from '../reading/reading';
 import type { LabelReading, Written } from '../legend/readLabel';
-import { labelReader } from '../legend/readLabel';
+import { readOnce } from '../legend/readLabel';
 import { HYPOTHESES, LEVEL_ROWS, levelRowOf } from '../circuit/hypotheses';
 import type { Belief } from './sourcePrior';
 import { sourcePrior } from './sourcePrior';
@@ -41,10 +41,9 @@ export function newBeliefCache(): BeliefCache {
     return id;
   };
   const agreements = new WeakMap<PerLevel, Float64Array>();
-  const read = labelReader();
   const byPanel = new Map<string, Map<LabelReading | undefined, Belief>>();
   return {
-    read,
+    read: readOnce,
     scaledOnce: keptLikelihoods(),
     idOf,
     slotIdOf: (state) => {
@@ -67,13 +66,13 @@ export function newBeliefCache(): BeliefCache {
       return known;
     },
     beliefsIn: (sources) => {
-      const prints = panelPrints(sources, read);
+      const prints = panelPrints(sources, readOnce);
       const panel = JSON.stringify(prints);
       const beliefs = byPanel.get(panel) ?? new Map<LabelReading | undefined, Belief>();
       if (byPanel.size >= KEPT_PANELS) byPanel.clear();
       byPanel.set(panel, beliefs);
       return (source) => {
-        const label = read(source);
+        const label = readOnce(source);
         if (source.logged !== undefined || !canHaveLegend(source))
           return sourcePrior({ ...source, label }, prints);
         // What can't be read is the same to all of a panel.

@@ -4,7 +4,7 @@ import type { HiddenCircuits } from '../legend/hiddenCircuits';
 import type { FunctionWeights, SafetyClass } from '../legend/lexicon';
 import type { PanelPrints } from '../legend/panelPrints';
 import type { FunctionPrior, LabelReading, Written } from '../legend/readLabel';
-import { believedOf, readWritten } from '../legend/readLabel';
+import { believedOf, readOnce } from '../legend/readLabel';
 import { isGivenBySwitch } from '../need/triggers';
 import type { ProbeSource } from '../reading/source';
 
@@ -67,7 +67,7 @@ function beliefOfSlot(
   source: Written & { readonly label?: LabelReading },
   panel: PanelPrints | undefined,
 ): Belief {
-  const label = source.label ?? readWritten(source);
+  const label = source.label ?? readOnce(source);
   if (label.safety !== 'unknown') return beliefBy(label, panel?.doubt);
   const hidden = panel?.hidden;
   const byPanel = hidden !== undefined && hidden.share > 0;

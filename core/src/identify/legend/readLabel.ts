@@ -158,15 +158,20 @@ function couldBe({ readings }: LegendPosterior): string {
   return `could be ${[safe, bad].flatMap((one) => one?.entry.meaning ?? []).join(' or ')}`;
 }
 
+/** What was read before, by what is written. */
+const READ = new Map<string, LabelReading>();
+/** More than all the panels of a shop's models say. */
+const MOST_READ = 5000;
+
 /** Reads what is written once; for sessions that ask again and again. */
-export function labelReader(): (written: Written) => LabelReading {
-  const known = new Map<string, LabelReading>();
-  return ({ legend, handbook }) => {
-    const key = JSON.stringify([legend, handbook ?? null]);
-    const made = known.get(key) ?? readWritten({ legend, handbook });
-    known.set(key, made);
-    return made;
-  };
+export function readOnce({ legend, handbook }: Written): LabelReading {
+  const key = JSON.stringify([legend, handbook ?? null]);
+  const known = READ.get(key);
+  if (known !== undefined) return known;
+  if (READ.size >= MOST_READ) READ.clear();
+  const made = readWritten({ legend, handbook });
+  READ.set(key, made);
+  return made;
 }
 
 function unknown(reason: string, danger: number): LabelReading {

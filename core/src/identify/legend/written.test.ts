@@ -1,5 +1,5 @@
 import { CIRCUIT_FUNCTIONS } from '../../vehicle';
-import { believedOf, labelReader, readLabel, readWritten } from './readLabel';
+import { believedOf, readLabel, readOnce, readWritten } from './readLabel';
 import { readTokens } from './reader';
 
 describe('what is printed and what the handbook says', () => {
@@ -75,13 +75,12 @@ describe('a legend', () => {
     expect(two.meaning).toBe('horn; radio');
   });
 
-  it('is read once by a reader that is kept', () => {
-    const read = labelReader();
-    const one = read({ legend: 'CIG' });
-    expect(read({ legend: 'CIG' })).toBe(one);
-    expect(read({ legend: 'CIG', handbook: null })).toBe(one);
-    expect(read({ legend: 'CIG', handbook: 'RADIO' })).not.toBe(one);
-    expect(read({ legend: 'HORN' })).not.toEqual(one);
+  it('is read once, however often it is asked for', () => {
+    const one = readOnce({ legend: 'CIG' });
+    expect(readOnce({ legend: 'CIG' })).toBe(one);
+    expect(readOnce({ legend: 'CIG', handbook: null })).toBe(one);
+    expect(readOnce({ legend: 'CIG', handbook: 'RADIO' })).not.toBe(one);
+    expect(readOnce({ legend: 'HORN' })).not.toEqual(one);
     expect(one).toEqual(readWritten({ legend: 'CIG' }));
   });
 

@@ -26,6 +26,8 @@ export interface Doubt {
   readonly critical: number[];
   /** Chance that "none of these" is live where the source was read already. */
   readonly noneLiveAt: ReadonlyMap<StitchPlace, number>;
+  /** Hypotheses that any doubt hangs on: on a slot, most have none. */
+  readonly among: readonly number[];
   /** Chance that each hypothesis serves, were it the circuit's. */
   readonly servingBy: Float64Array;
   /** How sure the need wants to be. */
@@ -34,8 +36,25 @@ export interface Doubt {
   readonly serving: { readonly believed: number; readonly byReadings: number };
 }
 
+/** What speaks against each source as it stands, by need. */
+const UNTOUCHED = new WeakMap<PreparedNeed, WeakMap<Verdict, Doubt>>();
+
 /** What still speaks against a source serving a need. */
 export function doubtOf(wanted: PreparedNeed, verdict: Verdict): Doubt {
+  const known = UNTOUCHED.get(wanted) ?? new WeakMap<Verdict, Doubt>();
+  UNTOUCHED.set(wanted, known);
+  const doubt = known.get(verdict) ?? allDoubt(wanted, verdict);
+  known.set(verdict, doubt);
+  const { believed, byReadings, critical } = doubt;
+  return {
+    ...doubt,
+    believed: [...believed],
+    byReadings: [...byReadings],
+    critical: [...critical],
+  };
+}
+
+function allDoubt(wanted: PreparedNeed, verdict: Verdict): Doubt {
   const { hypotheses, byReadings, functions, criticalBy } = verdict.posterior;
   const serving = wanted.serving(verdict.posterior);
   const unless = (weights: readonly number[], none: number): number[] => [
@@ -44,10 +63,15 @@ export function doubtOf(wanted: PreparedNeed, verdict: Verdict): Doubt {
       .map((weight, index) => weight * (1 - (serving[index] ?? 0))),
     none,
   ];
+  const believed = unless(hypotheses, functions.none);
+  const readAlone = unless(byReadings, byReadings[HYPOTHESES.length] ?? 0);
   return {
-    believed: unless(hypotheses, functions.none),
-    byReadings: unless(byReadings, byReadings[HYPOTHESES.length] ?? 0),
+    believed,
+    byReadings: readAlone,
     critical: [...criticalBy],
+    among: INDICES.filter(
+      (index) => believed[index] !== 0 || readAlone[index] !== 0 || criticalBy[index] !== 0,
+    ),
     noneLiveAt: new Map(
       verdict.posterior.evidence.map(({ state, levels }) => [
         placeOf(state),
@@ -62,6 +86,8 @@ export function doubtOf(wanted: PreparedNeed, verdict: Verdict): Doubt {
     },
   };
 }
+
+const INDICES = HYPOTHESES.map((_, index) => index);
 
 function servingWeight(serving: Float64Array, weights: readonly number[]): number {
   let total = 0;
@@ -104,7 +130,7 @@ export function expectation(
 export function doubtTaken(doubt: Doubt, place: StitchPlace, expectLive: boolean): number {
   const live = LIVE_AT.get(place) ?? [];
   let taken = 0;
-  for (let index = 0; index < HYPOTHESES.length; index += 1)
+  for (const index of doubt.among)
     if (live[index] !== expectLive)
       taken +=
         (doubt.believed[index] ?? 0) +
@@ -120,7 +146,7 @@ export function remove(doubt: Doubt, place: StitchPlace, expectLive: boolean): n
   const live = LIVE_AT.get(place) ?? [];
   const again = doubt.noneLiveAt.has(place);
   let failing = 0;
-  for (let index = 0; index < HYPOTHESES.length; index += 1) {
+  for (const index of doubt.among) {
     if (live[index] === expectLive) {
       if (again && (doubt.servingBy[index] ?? 0) > 0) clear(doubt, index);
       continue;

@@ -2,7 +2,7 @@ import type { SafetyClass } from '../legend/lexicon';
 import type { PreparedNeed, Need } from './needs';
 import { preparedNeedOf } from './needs';
 import type { LabelReading, Written } from '../legend/readLabel';
-import { readWritten } from '../legend/readLabel';
+import { readOnce, readWritten } from '../legend/readLabel';
 import type { ProbeSource } from '../reading/source';
 import type { Verdict } from '../verdict/verdict';
 
@@ -73,5 +73,5 @@ export function candidatesFor(
 
 /** Blocked legends are never probed; positions without a fuse or without a fitting tap aren't worth it. */
 export function isCandidate(source: ProbeSource): boolean {
-  return source.fitted && source.tappable && readWritten(source).safety !== 'block';
+  return source.fitted && source.tappable && readOnce(source).safety !== 'block';
 }

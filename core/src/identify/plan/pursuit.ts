@@ -8,9 +8,12 @@ import { isSignal, meetsProbability } from '../need/needs';
 import { willDoubt } from '../belief/missedTouch';
 import { isSettled, lampWantedAt } from '../verdict/settled';
 import { TRUSTED_CLAIM } from '../reading/source';
-import { VISIT_ORDER, WORK_SECONDS, changeSeconds } from '../visit/workCosts';
-import { isLiveAtVisit, visitState } from '../visit/visitState';
+import { tripTo } from '../visit/tripTo';
+import { VISIT_ORDER, WORK_SECONDS } from '../visit/workCosts';
+import { isLiveAtVisit } from '../visit/visitState';
 import { HOPELESS, HOPELESS_SIGNAL } from '../need/thresholds';
+import type { Checks, Given } from './keptChecks';
+import { keptChecks } from './keptChecks';
 import { fills, isRead, isSeen, maySupply, wantsName } from '../need/fills';
 import { isTooRisky, priceOf, wantsLookUp } from '../need/price';
 import type { Verdict } from '../verdict/verdict';
@@ -85,8 +88,9 @@ export function pursuitsFor(wanted: PreparedNeed, scope: FindScope, at: Circumst
     }))
     .sort((left, right) => left.rough - right.rough);
   const pursuits: Pursuit[] = [];
+  const checksOf = keptChecks(wanted, { ...at, until: scope.until }, checksFor);
   for (const { verdict, chance } of hopeful) {
-    const found = checksFor(wanted, verdict, { ...at, until: scope.until });
+    const found = checksOf(verdict);
     const nothingLeft = found.checks.length === 0;
     const danger = nothingLeft ? verdict.posterior.critical : found.danger;
     const lookUp = wantsLookUp(verdict.sourceId, danger, scope);
@@ -112,11 +116,7 @@ function reservation({ seconds, chance, price }: Pursuit): number {
  * The places still to be read until a source is settled for a need, in the order in which they take most doubt away
  * per second, and the expected seconds of that.
  */
-function checksFor(
-  wanted: PreparedNeed,
-  verdict: Verdict,
-  given: Circumstances & { readonly until: FindScope['until'] },
-): Pick<Pursuit, 'checks' | 'seconds' | 'danger'> {
+function checksFor(wanted: PreparedNeed, verdict: Verdict, given: Given): Checks {
   const confirming = confirmationOf(wanted, verdict, given.state);
   if (confirming !== undefined) return confirming;
   // A switch's pull-up passes for a supply on an open wire until the switch is worked; at a fuse there is none.
@@ -192,14 +192,17 @@ function settlingChecks(
   const steps: Step[] = [];
   const unseen = new Set(wanted.mustSee.filter((place) => !isSeen(place, wanted, verdict)));
   let { state } = from;
+  const hopes = new Map(
+    [...left, ...unseen].map((place) => [place, expectation(wanted, verdict, place)]),
+  );
   while (isOpen(doubt) || unseen.size > 0) {
     const places = isOpen(doubt) ? left : unseen;
-    const best = bestCheck(wanted, { verdict, doubt, places, state });
+    const best = bestCheck(wanted, { hopes, doubt, places, state });
     if (best === undefined) break;
     unseen.delete(best.place);
     steps.push(best);
     left.delete(best.place);
-    state = visitState(best.place, state);
+    ({ state } = tripTo(best.place, state));
     remove(doubt, best.place, best.expectLive);
   }
   return { steps, settles: !isOpen(doubt) && unseen.size === 0 };
@@ -229,14 +232,15 @@ function expectedSeconds(
   let passing = 1;
   let seconds = 0;
   for (const { place, expectLive } of plan.chosen) {
-    const to = visitState(place, state);
-    const change = placeOf(state) === place ? 0 : attended(state, to);
+    const trip = tripTo(place, state);
+    // A wait counts as little work.
+    const change = placeOf(state) === place ? 0 : Math.min(trip.seconds, WAIT_SECONDS);
     seconds += passing * (change + WORK_SECONDS.probe);
     const failing = remove(doubt, place, expectLive);
     passing *= 1 - failing;
     if (!expectLive && willDoubt(failing, doubt.serving.believed))
       seconds += passing * WORK_SECONDS.probe;
-    state = to;
+    ({ state } = trip);
   }
   return seconds;
 }
@@ -249,7 +253,7 @@ function confirmationOf(
   wanted: PreparedNeed,
   verdict: Verdict,
   state: VehicleState,
-): Pick<Pursuit, 'checks' | 'seconds' | 'danger'> | undefined {
+): Checks | undefined {
   const { claim } = verdict;
   if (claim === undefined || claim.probability < TRUSTED_CLAIM) return undefined;
   if (verdict.status === 'contradicted' || verdict.leading !== claim.function) return undefined;
@@ -272,7 +276,7 @@ function confirmationOf(
 }
 
 function costOf(place: StitchPlace, state: VehicleState): number {
-  return changeSeconds(state, visitState(place, state)) + WORK_SECONDS.probe;
+  return tripTo(place, state).seconds + WORK_SECONDS.probe;
 }
 
 function isWait(place: StitchPlace): boolean {
@@ -282,7 +286,8 @@ function isWait(place: StitchPlace): boolean {
 function bestCheck(
   wanted: PreparedNeed,
   at: {
-    readonly verdict: Verdict;
+    /** What each place shows if the source serves. */
+    readonly hopes: ReadonlyMap<StitchPlace, boolean | undefined>;
     readonly doubt: Doubt;
     readonly places: ReadonlySet<StitchPlace>;
     readonly state: VehicleState;
@@ -291,7 +296,7 @@ function bestCheck(
   let best: { place: StitchPlace; gain: number; expectLive: boolean } | undefined;
   let bestRate = 0;
   for (const place of at.places) {
-    const expected = expectation(wanted, at.verdict, place);
+    const expected = at.hopes.get(place);
     const isDue = wanted.mustSee.includes(place);
     // A switch's wire may rest at any level: it must be seen there all the same.
     if (expected === undefined && !(isDue && isTrigger(wanted.need.role))) continue;
@@ -299,7 +304,7 @@ function bestCheck(
     const taken = expected === undefined ? 0 : doubtTaken(at.doubt, place, expectLive);
     if (taken <= MIN_GAIN && !isDue) continue;
     const gain = Math.max(taken, MIN_GAIN);
-    const rate = gain / (changeSeconds(at.state, visitState(place, at.state)) + WORK_SECONDS.probe);
+    const rate = gain / costOf(place, at.state);
     if (rate > bestRate) {
       best = { place, gain, expectLive };
       bestRate = rate;
@@ -310,8 +315,3 @@ function bestCheck(
 
 /** A check that takes less doubt away than this is not worth a probe. */
 const MIN_GAIN = 0.0005;
-
-/** Attended seconds of a change; a wait counts as little work. */
-function attended(from: VehicleState, to: VehicleState): number {
-  return Math.min(changeSeconds(from, to), WAIT_SECONDS);
-}
