@@ -1,6 +1,7 @@
 /** Core and contract run as plain logic, the app with Expo's preset, the server in plain Node. */
 const patience = ['<rootDir>/../scripts/lib/jestPatience.cjs'];
 const serverTransform = { '^.+\\.tsx?$': '<rootDir>/../scripts/lib/jestEsbuild.cjs' };
+const ownObject = { '/drizzle-orm/.+\\.c?js$': '<rootDir>/../scripts/lib/jestOwnObject.cjs' };
 /** Babel is for what only it can read: the contract's decorators, and the typed source that React Native and Expo ship. */
 const withoutDecorators = {
   '/(core|work|app)/src/.+\\.tsx?$': '<rootDir>/../scripts/lib/jestSucrase.cjs',
@@ -52,8 +53,8 @@ module.exports = {
       displayName: 'server',
       rootDir: 'server',
       testEnvironment: 'node',
-      transform: serverTransform,
-      transformIgnorePatterns: ['node_modules/(?!(uuid|@lucky-thread)/)'],
+      transform: { ...serverTransform, ...ownObject },
+      transformIgnorePatterns: ['node_modules/(?!(uuid|@lucky-thread|drizzle-orm)/)'],
       setupFiles: ['<rootDir>/src/testing/setup.ts'],
       setupFilesAfterEnv: patience,
     },
