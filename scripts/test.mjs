@@ -31,10 +31,10 @@ main(async () => {
   const run = {
     checks: async () => Promise.all([checkLint(), checkTypes(), checkFormat(), checkStructure()]),
     unit: async () => jest('Unit tests', ['core', 'contract', 'work', 'app'], { patterns }),
-    server: async () => jest('Server tests', ['server'], { patterns, env: await database() }),
+    server: async () => jest('Server tests', ['server'], { patterns, env: await database(), workers: 3 }),
     browser: async () => {
       await ensureServerBuild();
-      return jest('Browser tests', ['e2e'], { patterns, env: await database() });
+      return jest('Browser tests', ['e2e'], { patterns, env: await database(), workers: 3 });
     },
     chaos: async () => {
       say('Killing parts under load');

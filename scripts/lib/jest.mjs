@@ -5,14 +5,14 @@ import { say } from './console.mjs';
 import { ROOT, bin, run } from './run.mjs';
 
 /** Runs Jest on some of the projects, on files whose path matches `patterns`; one result per test, and one for every file that could not run. */
-export async function jest(name, projects, { env = process.env, patterns = [] } = {}) {
+export async function jest(name, projects, { env = process.env, patterns = [], workers = 2 } = {}) {
   say(name);
   const folder = mkdtempSync(path.join(os.tmpdir(), 'lucky-thread-results-'));
   const file = path.join(folder, 'results.json');
   const args = [
     '--selectProjects',
     ...projects,
-    '--maxWorkers=2',
+    `--maxWorkers=${workers}`,
     '--json',
     `--outputFile=${file}`,
     '--passWithNoTests',
