@@ -8,20 +8,23 @@ let application: Application;
 let visitor: Visitor;
 beforeAll(async () => {
   application = await startApplication();
+  visitor = await Visitor.open(application.base, PHONE);
+  await signIn(visitor);
 });
-afterAll(() => application.stop());
-afterEach(() => visitor.close());
+afterAll(async () => {
+  await visitor.close();
+  await application.stop();
+});
 
 async function newModel(model: string): Promise<void> {
-  await signIn(visitor);
-  await visitor.go('/vehicles/new');
+  await visitor.jump('/vehicles/new');
   await visitor.type('vehicle-make', 'Tern');
   await visitor.type('vehicle-model', model);
   await visitor.type('vehicle-yearFrom', '2019');
 }
 
 it('probes a car of which nothing is entered, slot by slot, and keeps what differs here', async () => {
-  visitor = await Visitor.open(application.base, PHONE);
+  await visitor.resize(PHONE);
   await newModel('Gannet');
   await visitor.touch('save-vehicle');
   await visitor.touch('device-Dashcam');
@@ -56,7 +59,7 @@ it('probes a car of which nothing is entered, slot by slot, and keeps what diffe
 });
 
 it('enters a connector by swatch and code, lays it open, and takes it up again to put it right', async () => {
-  visitor = await Visitor.open(application.base, WIDE);
+  await visitor.resize(WIDE);
   await newModel('Fulmar');
   await visitor.type('place-location', 'Driver’s footwell');
   await visitor.type('panel-text', '10 ACC, 15 RA');
@@ -117,13 +120,13 @@ it('enters a connector by swatch and code, lays it open, and takes it up again t
 });
 
 it('says when somebody else was faster, and lets the one who typed decide', async () => {
-  visitor = await Visitor.open(application.base, PHONE);
+  await visitor.resize(PHONE);
   await newModel('Shag');
   await visitor.type('place-location', 'Boot');
   await visitor.type('panel-text', '10 ACC');
   await visitor.touch('save-vehicle');
   await visitor.see('new-job-screen');
-  await visitor.go('/vehicles');
+  await visitor.jump('/vehicles');
   await visitor.touch('model-Shag');
   await visitor.touch('place-dash-panel');
   await visitor.touch('edit-place');

@@ -8,13 +8,13 @@ let application: Application;
 let visitor: Visitor;
 beforeAll(async () => {
   application = await startApplication();
-});
-afterAll(() => application.stop());
-beforeEach(async () => {
   visitor = await Visitor.open(application.base, PHONE);
   await signIn(visitor);
 });
-afterEach(() => visitor.close());
+afterAll(async () => {
+  await visitor.close();
+  await application.stop();
+});
 
 /** How many readings the history shows in a condition. */
 async function readings(condition: 'saved' | 'unsaved'): Promise<number> {
@@ -96,6 +96,7 @@ it('shows a reading of one tab in the other', async () => {
   await visitor.go(`/jobs/${id}/find`);
   await touchLit('dash/F5');
   await visitor.until('it is saved here', async () => (await readings('saved')) === 1);
+  await visitor.driver.close();
   await visitor.driver.switchTo().window(first);
   await visitor.until('it is shown there', async () => (await readings('saved')) === 1);
 });
@@ -156,7 +157,7 @@ it('comes back to the same place when the session has ended', async () => {
 });
 
 it('warns of a year outside the model’s range and reads a VIN', async () => {
-  await visitor.go('/jobs/new');
+  await visitor.jump('/jobs/new');
   await visitor.touch('pick-Longboat');
   await visitor.type('year', '2025');
   await visitor.textIs('year-warning', /outside 2015–2021/);
@@ -169,7 +170,7 @@ it('warns of a year outside the model’s range and reads a VIN', async () => {
 });
 
 it('takes a device of one’s own with its feeds typed in', async () => {
-  await visitor.go('/jobs/new');
+  await visitor.jump('/jobs/new');
   await visitor.touch('pick-Drover');
   await visitor.touch('device-own');
   await visitor.type('own-name', 'Rear camera');
@@ -190,7 +191,7 @@ it('leads back from an address that does not exist', async () => {
 });
 
 it('reads tap points from a file, or says by row and column why not', async () => {
-  await visitor.go('/vehicles');
+  await visitor.jump('/vehicles');
   await visitor.touch('model-Drover');
   await visitor.see('csv');
   const columns =

@@ -8,17 +8,20 @@ let application: Application;
 let visitor: Visitor;
 beforeAll(async () => {
   application = await startApplication();
+  visitor = await Visitor.open(application.base, PHONE);
+  await signIn(visitor);
 });
-afterAll(() => application.stop());
-afterEach(() => visitor.close());
+afterAll(async () => {
+  await visitor.close();
+  await application.stop();
+});
 
 async function noFaults(): Promise<void> {
   expect(await seriousFaults(visitor)).toEqual([]);
 }
 
 it('tells a whole bunch of cut wires apart by the plan', async () => {
-  visitor = await Visitor.open(application.base, PHONE);
-  await signIn(visitor);
+  await visitor.resize(PHONE);
   const jobId = await startJob(visitor, 'Longboat', 'Dashcam');
   await visitor.touch('tool-harness');
   await visitor.touch('known-bunch');
@@ -36,8 +39,7 @@ it('tells a whole bunch of cut wires apart by the plan', async () => {
 });
 
 it('takes wires by colour and stripe, and the last one away again', async () => {
-  visitor = await Visitor.open(application.base, WIDE);
-  await signIn(visitor);
+  await visitor.resize(WIDE);
   const jobId = await startJob(visitor, 'Petrel', 'Dashcam');
   await visitor.jump(`/jobs/${jobId}/harness`);
   await visitor.touch('base-BU');
@@ -66,8 +68,7 @@ it('takes wires by colour and stripe, and the last one away again', async () => 
 it.each([PHONE, WIDE])(
   'keeps what the handbook says, and lets it go, at $name size',
   async (size) => {
-    visitor = await Visitor.open(application.base, size);
-    await signIn(visitor);
+    await visitor.resize(size);
     const jobId = await startJob(visitor, 'Longboat', 'Dashcam');
     const words = `Heated blanket, ${size.name}`;
     await visitor.touch('slot-dash/F9');
@@ -96,8 +97,7 @@ it.each([PHONE, WIDE])(
 );
 
 it('takes what the handbook says without a signal, and sends it by itself when there is one again', async () => {
-  visitor = await Visitor.open(application.base, PHONE);
-  await signIn(visitor);
+  await visitor.resize(PHONE);
   const jobId = await startJob(visitor, 'Longboat', 'Dashcam');
   await visitor.touch('slot-dash/F9');
   await visitor.touch('handbook-open');
@@ -115,8 +115,7 @@ it('takes what the handbook says without a signal, and sends it by itself when t
 });
 
 it('says when the meter drops, and loses nothing', async () => {
-  visitor = await Visitor.open(application.base, PHONE);
-  await signIn(visitor);
+  await visitor.resize(PHONE);
   await startJob(visitor, 'Longboat', 'Dashcam');
   await visitor.touch('slot-dash/F5');
   await visitor.touch('pad-sim');
@@ -140,8 +139,7 @@ async function saved(): Promise<number> {
 }
 
 it('checks tester and legend, and remembers on the job what was left for later', async () => {
-  visitor = await Visitor.open(application.base, PHONE);
-  await signIn(visitor);
+  await visitor.resize(PHONE);
   await startJob(visitor, 'Longboat', 'Dashcam');
   await visitor.touch('tool-instruments');
   await visitor.type('check-battery', '11.6');
@@ -159,9 +157,8 @@ it('checks tester and legend, and remembers on the job what was left for later',
 });
 
 it('practises on the bench and hears what was missed', async () => {
-  visitor = await Visitor.open(application.base, PHONE);
-  await signIn(visitor);
-  await visitor.go('/');
+  await visitor.resize(PHONE);
+  await visitor.jump('/');
   await visitor.touch('nav-Bench');
   await noFaults();
   await visitor.touch('start-practice');

@@ -1,7 +1,6 @@
 import type { Application } from './lib/application';
 import { startApplication } from './lib/application';
 import { seriousFaults } from './lib/axe';
-import type { Size } from './lib/browser';
 import { PHONE, Visitor, WIDE } from './lib/browser';
 import { chooseBest, followPlan, signIn, startJob } from './lib/flow';
 
@@ -9,14 +8,13 @@ let application: Application;
 let visitor: Visitor;
 beforeAll(async () => {
   application = await startApplication();
-});
-afterAll(() => application.stop());
-afterEach(() => visitor.close());
-
-async function open(size: Size): Promise<void> {
-  visitor = await Visitor.open(application.base, size);
+  visitor = await Visitor.open(application.base, PHONE);
   await signIn(visitor);
-}
+});
+afterAll(async () => {
+  await visitor.close();
+  await application.stop();
+});
 
 async function noFaults(): Promise<void> {
   expect(await seriousFaults(visitor)).toEqual([]);
@@ -24,7 +22,7 @@ async function noFaults(): Promise<void> {
 
 describe.each([PHONE, WIDE])('the tools at $name size', (size) => {
   it('size a run that the address tells, refuse a slip, and keep what was typed in the address', async () => {
-    await open(size);
+    await visitor.resize(size);
     await visitor.go('/tools/wire?currentA=7&oneWayM=4.5');
     await visitor.textIs('answer', /10 A[\s\S]*2\.5 mm²[\s\S]*per cent of 12.0 V/);
     await visitor.touch('why-tool');
@@ -42,10 +40,12 @@ describe.each([PHONE, WIDE])('the tools at $name size', (size) => {
     const shown = await (await visitor.see('in-oneWayM')).getAttribute('value');
     expect(shown).toBe('14.76');
     expect(await visitor.driver.getCurrentUrl()).toMatch(/oneWayM=4.5/);
+    await visitor.touch('units-metric');
+    await visitor.textIs('answer', /0\.75 mm²/);
   });
 
   it('work out a month on a battery, and the settings that keep it safe', async () => {
-    await open(size);
+    await visitor.resize(size);
     await visitor.go('/tools/battery?timerHours=&cutOffV=11.6');
     await visitor.see('charge-chart');
     await visitor.textIs('month-verdict', /may not start from day \d+/);
@@ -57,7 +57,7 @@ describe.each([PHONE, WIDE])('the tools at $name size', (size) => {
 });
 
 it('opens every tool without a fault', async () => {
-  await open(PHONE);
+  await visitor.resize(PHONE);
   for (const tool of [
     'run',
     'amps',
@@ -74,10 +74,10 @@ it('opens every tool without a fault', async () => {
     await visitor.textIs('answer', /\S/);
     await noFaults();
   }
-  await visitor.go('/tools/device');
+  await visitor.jump('/tools/device');
   await visitor.textIs('needs-memory', /Parking supply/);
   await noFaults();
-  await visitor.go('/tools/speakers?on=4-4');
+  await visitor.jump('/tools/speakers?on=4-4');
   await visitor.textIs('output-load', /4 Ω \+ 4 Ω in series: 8 Ω/);
   await visitor.touch('heard-front right-s');
   await visitor.textIs('phase-verdict', /front left and rear left/);
@@ -85,8 +85,8 @@ it('opens every tool without a fault', async () => {
 });
 
 it('follows the shop’s school once it is changed', async () => {
-  await open(WIDE);
-  await visitor.go('/tools/joint?place=wire');
+  await visitor.resize(WIDE);
+  await visitor.jump('/tools/joint?place=wire');
   await visitor.textIs('answer', /^1\. .*(crimp|splice)/);
   await visitor.jump('/shop');
   await visitor.touch('school-joining-solder and shrink');
@@ -97,7 +97,7 @@ it('follows the shop’s school once it is changed', async () => {
 });
 
 it('takes a slot whose legend warns only with a reason', async () => {
-  await open(PHONE);
+  await visitor.resize(PHONE);
   await startJob(visitor, 'Longboat', 'Head unit');
   await followPlan(visitor);
   await chooseBest(visitor, ['memory', 'switched', 'illumination']);
@@ -109,8 +109,8 @@ it('takes a slot whose legend warns only with a reason', async () => {
 });
 
 it('takes the best set in one touch, and sizes a leased car without a trace', async () => {
-  await open(WIDE);
-  await visitor.go('/jobs/new');
+  await visitor.resize(WIDE);
+  await visitor.jump('/jobs/new');
   await visitor.touch('pick-Petrel');
   await visitor.touch('trace-out');
   await visitor.touch('device-Dashcam with parking mode');

@@ -84,5 +84,7 @@ describe('a remote starter with locks on a key car', () => {
     await visitor.jump(`/jobs/${next}/find`);
     await visitor.touch('slot-column-plug/4');
     await visitor.textIs('verdict', /In the log/);
+    await visitor.touch('slot-kick-plug/1');
+    await visitor.textIs('verdict', /In the log: lock motor, reversing/);
   });
 });
