@@ -24,6 +24,8 @@ export interface Probing {
   readonly clip: 'ground' | 'constant';
   /** Nobody is there to hold a pedal or a switch meanwhile. */
   readonly alone: boolean;
+  /** It is known where the last reading left the car, or somebody has said it; until then nothing is read. */
+  readonly resumed: boolean;
 }
 
 const initialState: Record<string, Probing> = {};
@@ -37,27 +39,34 @@ export const FRESH: Omit<Probing, 'state' | 'cannot'> = {
   noPop: false,
   clip: 'ground',
   alone: true,
+  resumed: true,
 };
 
 const slice = createSlice({
   name: 'probe',
   initialState,
   reducers: {
-    /** The job's probing begins or is taken up again in a state. */
+    /** The job's probing begins, or is taken up again in the state that its readings tell as soon as they are there. */
     probingOpened: (
       all,
       action: PayloadAction<{
         jobId: string;
         state: VehicleState;
         deferred: readonly StitchPlace[];
+        /** Its readings are there, so that the state is theirs; left out: they are. */
+        resumed?: boolean;
       }>,
     ) => {
-      const { jobId, state, deferred } = action.payload;
-      all[jobId] ??= { ...FRESH, state, cannot: [...deferred] };
+      const { jobId, state, deferred, resumed = true } = action.payload;
+      const known = all[jobId];
+      if (known === undefined) all[jobId] = { ...FRESH, state, resumed, cannot: [...deferred] };
+      else if (!known.resumed) Object.assign(known, { state, resumed });
     },
     carChanged: (all, action: PayloadAction<{ jobId: string; change: StateChange }>) => {
       const probing = all[action.payload.jobId];
-      if (probing !== undefined) probing.state = nextState(probing.state, action.payload.change);
+      if (probing === undefined) return;
+      probing.state = nextState(probing.state, action.payload.change);
+      probing.resumed = true;
     },
     carBroughtTo: (
       all,
@@ -72,6 +81,7 @@ const slice = createSlice({
       const probing = all[jobId];
       if (probing === undefined) return;
       probing.state = state;
+      probing.resumed = true;
       if (sourceId !== undefined) probing.sourceId = sourceId;
       if (clip !== undefined) probing.clip = clip;
     },

@@ -1,4 +1,4 @@
-import { PARKED } from '@lucky-thread/core/vehicle';
+import { PARKED, stateAt } from '@lucky-thread/core/vehicle';
 import { loadPrefs, savePrefs } from './prefsSlice';
 import {
   carBroughtTo,
@@ -22,6 +22,27 @@ describe('probing', () => {
     expect(
       probeReducer(touched, probingOpened({ jobId: 'j', state: PARKED, deferred: [] })).j?.sourceId,
     ).toBe('F1');
+  });
+  describe('before the readings are there', () => {
+    const waiting = probeReducer(
+      {},
+      probingOpened({ jobId: 'j', state: PARKED, deferred: [], resumed: false }),
+    );
+    const RUN = stateAt('run');
+    const resume = (all: typeof waiting) =>
+      probeReducer(all, probingOpened({ jobId: 'j', state: RUN, deferred: [] })).j;
+
+    it('keeps what was touched, and takes the state from them when they come', () => {
+      const touched = probeReducer(waiting, slotTouched({ jobId: 'j', sourceId: 'F1' }));
+      expect(touched.j).toMatchObject({ sourceId: 'F1', resumed: false });
+      expect(resume(touched)).toMatchObject({ sourceId: 'F1', state: RUN, resumed: true });
+    });
+    it.each([
+      carChanged({ jobId: 'j', change: { kind: 'key', to: 'acc' } }),
+      carBroughtTo({ jobId: 'j', state: stateAt('acc') }),
+    ])('leaves the state that somebody has set meanwhile: %o', (action) => {
+      expect(resume(probeReducer(waiting, action))?.state.key).toBe('acc');
+    });
   });
   it('leaves places for later and takes them up again', () => {
     const later = probeReducer(

@@ -37,8 +37,9 @@ export function useFind(context: JobContext): Finding {
   const known = useAppSelector((state) => state.probe[jobId]);
   const lastState = countingRows(rows).at(-1)?.state;
   useEffect(() => {
-    if (loaded && known === undefined)
-      dispatch(probingOpened({ jobId, state: lastState ?? PARKED, deferred }));
+    // What is touched before the readings are there is kept; only the car's state waits for them.
+    if (known === undefined || (loaded && !known.resumed))
+      dispatch(probingOpened({ jobId, state: lastState ?? PARKED, deferred, resumed: loaded }));
   }, [dispatch, jobId, known, lastState, loaded, deferred]);
   const probing = useMemo(
     (): Probing => known ?? { ...FRESH, state: lastState ?? PARKED, cannot: deferred },

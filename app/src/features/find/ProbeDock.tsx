@@ -61,7 +61,7 @@ export function ProbeDock({ context, finding, onFilled, onInHand }: ProbeDockPro
   const jobId = context.job.id;
   const defer = useDefer(context.job);
   const follow = useFollowPlan({ jobId, advice, thinking, probing });
-  const source = useSource(context, probing.sourceId);
+  const source = useSource(context, probing.resumed ? probing.sourceId : undefined);
   const heavy = heavyFeeds(context);
   const pair = pairInHand(advice?.next, probing);
   return (

@@ -1,6 +1,7 @@
 import type { FindScope } from '../need/findScope';
 import type { PreparedNeed } from '../need/needs';
-import type { Circumstances, Pursuit } from './pursuit';
+import type { Circumstances } from './checks';
+import type { Pursuit } from './pursuit';
 import { pursuitsFor } from './pursuit';
 import { byScarcity, fillsFor } from '../need/fills';
 import { isSignal } from '../need/needs';

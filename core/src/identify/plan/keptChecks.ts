@@ -1,13 +1,6 @@
-import type { FindScope } from '../need/findScope';
 import type { PreparedNeed } from '../need/needs';
 import type { Verdict } from '../verdict/verdict';
-import type { Circumstances, Pursuit } from './pursuit';
-
-/** What is left to read at a source for a need, what that takes, and what it leaves open. */
-export type Checks = Pick<Pursuit, 'checks' | 'seconds' | 'danger'>;
-
-/** Everything besides need and verdict that checks follow from. */
-export type Given = Circumstances & { readonly until: FindScope['until'] };
+import type { Checks, Given } from './checks';
 
 /** By need and verdict, and then by what was given; both go when nobody holds them any more. */
 const KEPT = new WeakMap<PreparedNeed, WeakMap<Verdict, Map<string, Checks>>>();

@@ -12,25 +12,15 @@ import { tripTo } from '../visit/tripTo';
 import { VISIT_ORDER, WORK_SECONDS } from '../visit/workCosts';
 import { isLiveAtVisit } from '../visit/visitState';
 import { HOPELESS, HOPELESS_SIGNAL } from '../need/thresholds';
-import type { Checks, Given } from './keptChecks';
+import type { Check, Checks, Circumstances, Given } from './checks';
 import { keptChecks } from './keptChecks';
 import { fills, isRead, isSeen, maySupply, wantsName } from '../need/fills';
 import { isTooRisky, priceOf, wantsLookUp } from '../need/price';
 import type { Verdict } from '../verdict/verdict';
 import { isTrigger, workedAt } from '../need/triggers';
 
-/** One place where a source is still to be read for a need. */
-export interface Check {
-  /** Where the source is to be read. */
-  readonly place: StitchPlace;
-  /** Share of the doubt that the expected reading takes away, 0 to 1. */
-  readonly gain: number;
-  /** The outcome that speaks for the source; left out where none does in particular. */
-  readonly expectLive?: boolean;
-}
-
 /** A source followed up for a need: what is left to read, and what that costs. */
-export interface Pursuit {
+export interface Pursuit extends Checks {
   /** The need that it is for. */
   readonly wanted: PreparedNeed;
   /** What is known of the source. */
@@ -39,30 +29,12 @@ export interface Pursuit {
   readonly chance: number;
   /** What taking it costs besides the work, s: by its legend and by its danger. */
   readonly price: number;
-  /** What is still to be read before it may serve. */
-  readonly checks: readonly Check[];
-  /** Expected seconds until it is settled, given up at the first reading that speaks against it. */
-  readonly seconds: number;
-  /** Chance that it is safety-critical even if every check comes out as hoped, 0 to 1. */
-  readonly danger: number;
   /** The handbook is to be asked before it is taken. */
   readonly lookUp: boolean;
 }
 
 /** From this chance on a switch's signal may pass for a supply. */
 const PASSES_FOR_ONE = 0.0005;
-
-/** What the plan has to go by besides the readings. */
-export interface Circumstances {
-  /** Where the car stands now. */
-  readonly state: VehicleState;
-  /** Places the installer can't or won't bring the car to now. */
-  readonly cannot: readonly StitchPlace[];
-  /** A filament lamp is at hand beside the meter. */
-  readonly lamp: boolean;
-  /** Sources are followed as far as their checks go, also where these are not expected to settle them. */
-  readonly evenUnsettled?: boolean;
-}
 
 /** So many sources per need are worked out, the most promising first. */
 const LONG_LIST = 10;
