@@ -31,8 +31,7 @@ main(async () => {
   const run = {
     checks: async () => Promise.all([checkLint(), checkTypes(), checkFormat(), checkStructure()]),
     unit: async () => jest('Unit tests', ['core', 'contract', 'work', 'app'], { patterns }),
-    server: async () =>
-      jest('Server tests', ['server'], { patterns, env: await database(), workers: 3 }),
+    server: async () => jest('Server tests', ['server'], { patterns, env: await database() }),
     browser: async () => {
       await ensureServerBuild();
       return jest('Browser tests', ['e2e'], { patterns, env: await database(), workers: 3 });
