@@ -96,8 +96,10 @@ export function ProbeDock({ context, finding, onFilled, onInHand }: ProbeDockPro
           onTaken={() => follow()}
         />
       ) : source === undefined ? (
-        <Words kind="small" soft>
-          Touch a slot or a wire to log a reading.
+        <Words kind="small" soft testID="no-pad">
+          {probing.resumed
+            ? 'Touch a slot or a wire to log a reading.'
+            : 'Where the car stands comes with the job’s readings, which are on their way. Set the key above to go on at once.'}
         </Words>
       ) : (
         <SourcePad
