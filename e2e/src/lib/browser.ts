@@ -1,5 +1,4 @@
 import { writeFileSync } from 'node:fs';
-import { By } from 'selenium-webdriver';
 import type { WebDriver, WebElement } from 'selenium-webdriver';
 import { giveBack, takeBrowser } from './browserPool';
 
@@ -17,38 +16,106 @@ export const WIDE: Size = { name: 'wide', width: 1280, height: 800 };
 
 /** How long anything may take to appear, ms. */
 const PATIENCE_MS = 30_000;
-/** How often it is looked for, ms. */
+/** How often a page that was left, or a condition of a test, is asked again, ms. */
 const POLL_MS = 40;
+/** How long the page looks by itself before it is asked anew, ms. */
+const PAGE_PATIENCE_MS = 5000;
+/** How often the page looks for it, ms. The driver’s own ways to ask send a library each time, and a wait would ask all the while. */
+const LOOK_MS = 40;
+
+/** What the page’s scripts know: what is to be seen of a test id, and to look again until something is there. */
+export const SIGHT = `
+  const seen = (id) => {
+    const element = document.querySelector('[data-testid="' + id + '"]');
+    const shown = element?.checkVisibility({ opacityProperty: true, visibilityProperty: true }) && element.getClientRects().length > 0;
+    return shown ? element : null;
+  };
+  // What is scrolled away is not laid out, so that the browser itself would say that it has no text.
+  const words = (node) => {
+    if (node.nodeType === Node.TEXT_NODE) return node.data;
+    if (node.nodeType !== Node.ELEMENT_NODE) return "";
+    const { display } = getComputedStyle(node);
+    if (display === "none") return "";
+    const text = [...node.childNodes].map(words).join("");
+    return display === "inline" ? text : "\\n" + text + "\\n";
+  };
+  const said = (element) => words(element).replace(/\\s*\\n\\s*/g, "\\n").trim();
+  const look = (patience, find, done) => {
+    const end = performance.now() + patience;
+    const again = () => {
+      const found = find();
+      if (found !== null || performance.now() > end) return done(found);
+      setTimeout(again, ${LOOK_MS});
+    };
+    again();
+  };`;
+
+/** Answers the element of a test id once it is in sight; null where it does not come. */
+const COMES_IN_SIGHT = `
+  const [id, patience, done] = arguments;
+  ${SIGHT}
+  look(patience, () => seen(id), done);`;
+
+/** Answers what there is of a test id and what hides it, in words. */
+const AS_IT_STANDS = `
+  const all = [...document.querySelectorAll('[data-testid="' + arguments[0] + '"]')];
+  const hides = (one) => {
+    const { display, visibility, opacity } = getComputedStyle(one);
+    return display === "none" || visibility !== "visible" || opacity === "0" ? [display, visibility, opacity].join(" ") : "";
+  };
+  const way = (one) => one === null ? [] : [one, ...way(one.parentElement)];
+  const words = all.map((element) => {
+    const hidden = way(element).filter((one) => hides(one) !== "").map((one) => one.outerHTML.slice(0, 200) + " is " + hides(one));
+    const { x, y, width, height } = element.getBoundingClientRect();
+    return "“" + element.textContent + "” at " + [x, y, width, height].map(Math.round).join(" ") + (hidden.length > 0 ? ", hidden: " + hidden.join(", ") : "");
+  });
+  return words.length === 0 ? "; nothing of it is there" : "; there is " + words.join(" and ");`;
+
+/** Answers what an element of a test id says once that fits a pattern; null where it does not. */
+const COMES_TO_SAY = `
+  const [id, pattern, flags, patience, done] = arguments;
+  ${SIGHT}
+  const wanted = new RegExp(pattern, flags);
+  look(patience, () => {
+    const element = seen(id);
+    if (element === null) return null;
+    const text = said(element);
+    return wanted.test(text) ? text : null;
+  }, done);`;
+
 /**
  * Brings the element of a test id into the middle of the sight, waits until it stays where it is (a second at the most), and
  * answers where its middle is; null where it is not to be seen or something lies over it. From then on the page knows whether a
  * click has come to it: none does where it moves away between press and release.
  */
 const WITHIN_REACH = `
-  const [id, done] = arguments;
-  const element = document.querySelector('[data-testid="' + id + '"]');
-  if (!element || !element.checkVisibility({ opacityProperty: true, visibilityProperty: true })) return done(null);
-  element.scrollIntoView({ block: "center", inline: "center" });
-  let before = "";
-  let left = 60;
-  const look = () => {
-    const { x, y, width, height } = element.getBoundingClientRect();
-    const now = x + " " + y;
-    left -= 1;
-    if (now !== before && left > 0) {
-      before = now;
-      return requestAnimationFrame(look);
-    }
-    const middle = { x: x + width / 2, y: y + height / 2 };
-    const met = document.elementFromPoint(middle.x, middle.y);
-    if (met === null || !(element === met || element.contains(met))) return done(null);
-    window.touched = false;
-    // One that was drawn anew meanwhile goes by the same name.
-    const heard = (event) => { window.touched ||= event.composedPath().some((one) => one.dataset?.testid === id); };
-    document.addEventListener("click", heard, { capture: true, once: true });
-    done(middle);
+  const [id, patience, done] = arguments;
+  ${SIGHT}
+  const settle = (element) => {
+    if (element === null) return done(null);
+    element.scrollIntoView({ block: "center", inline: "center" });
+    let before = "";
+    let left = 60;
+    const still = () => {
+      const { x, y, width, height } = element.getBoundingClientRect();
+      const now = x + " " + y;
+      left -= 1;
+      if (now !== before && left > 0) {
+        before = now;
+        return requestAnimationFrame(still);
+      }
+      const middle = { x: x + width / 2, y: y + height / 2 };
+      const met = document.elementFromPoint(middle.x, middle.y);
+      if (met === null || !(element === met || element.contains(met))) return done(null);
+      window.touched = false;
+      // One that was drawn anew meanwhile goes by the same name.
+      const heard = (event) => { window.touched ||= event.composedPath().some((one) => one.dataset?.testid === id); };
+      document.addEventListener("click", heard, { capture: true, once: true });
+      done(middle);
+    };
+    still();
   };
-  look();`;
+  look(patience, () => seen(id), settle);`;
 
 /** Selects what the field of a test id holds, and answers that; null where the keys go elsewhere. */
 const TAKE_FIELD = `
@@ -112,14 +179,18 @@ export class Visitor {
 
   /** The element of a test id, once it is there and in sight. */
   see(id: string): Promise<WebElement> {
-    return this.settle(`${id} is not to be seen`, async () => {
-      const [element] = await this.driver.findElements(byId(id));
-      return element !== undefined && (await element.isDisplayed()) ? element : undefined;
+    return this.settle(id, `${id} is not to be seen`, async () => {
+      const found = await this.inPage<WebElement | null>(COMES_IN_SIGHT, id);
+      return found ?? undefined;
     });
   }
 
   /** Tries something until it gives a result; what is redrawn meanwhile is looked up again, and told of if it never ends. */
-  private async settle<T>(complaint: string, work: () => Promise<T | undefined>): Promise<T> {
+  private async settle<T>(
+    id: string,
+    complaint: string,
+    work: () => Promise<T | undefined>,
+  ): Promise<T> {
     let result: T | undefined;
     let passing = '';
     const attempt = async (): Promise<boolean> => {
@@ -131,17 +202,21 @@ export class Visitor {
       }
       return result !== undefined;
     };
-    await this.driver.wait(attempt, PATIENCE_MS, complaint, POLL_MS).catch((cause: unknown) => {
-      throw new Error(`${cause instanceof Error ? cause.message : String(cause)}${passing}`, {
-        cause,
+    await this.driver
+      .wait(attempt, PATIENCE_MS, complaint, POLL_MS)
+      .catch(async (cause: unknown) => {
+        const message = cause instanceof Error ? cause.message : String(cause);
+        const stands = await this.driver.executeScript<string>(AS_IT_STANDS, id);
+        throw new Error(`${message}${stands}${passing}`, { cause });
       });
-    });
     return result as T;
   }
 
   /** Whether a test id is on the page now. */
   async has(id: string): Promise<boolean> {
-    return (await this.driver.findElements(byId(id))).length > 0;
+    return this.driver.executeScript<boolean>(
+      `return document.querySelector('[data-testid="${id}"]') !== null`,
+    );
   }
 
   /**
@@ -149,11 +224,8 @@ export class Visitor {
    * fifth of the driver's time.
    */
   async touch(id: string): Promise<void> {
-    await this.settle(`${id} could not be touched`, async () => {
-      const at = await this.driver.executeAsyncScript<{ x: number; y: number } | null>(
-        WITHIN_REACH,
-        id,
-      );
+    await this.settle(id, `${id} could not be touched`, async () => {
+      const at = await this.inPage<{ x: number; y: number } | null>(WITHIN_REACH, id);
       if (at === null) return undefined;
       for (const type of ['mousePressed', 'mouseReleased'])
         await this.command('Input.dispatchMouseEvent', {
@@ -170,33 +242,28 @@ export class Visitor {
 
   /** The text of a test id. */
   text(id: string): Promise<string> {
-    return this.settle(`${id} has no text`, async () => (await this.see(id)).getText());
+    return this.textIs(id, /^/);
   }
 
   /** Waits until the text of a test id fits. */
-  async textIs(id: string, wanted: RegExp): Promise<string> {
-    let last = '';
-    await this.driver
-      .wait(
-        async () => {
-          const found = await this.driver.findElements(byId(id));
-          if (found[0] === undefined) return false;
-          last = await found[0].getText().catch(() => '');
-          return wanted.test(last);
-        },
-        PATIENCE_MS,
+  textIs(id: string, wanted: RegExp): Promise<string> {
+    return this.settle(
+      id,
+      `${id} should match ${String(wanted)}`,
+      async () =>
+        (await this.inPage<string | null>(COMES_TO_SAY, id, wanted.source, wanted.flags)) ??
         undefined,
-        POLL_MS,
-      )
-      .catch(() => {
-        throw new Error(`${id} should match ${String(wanted)}, it is “${last}”`);
-      });
-    return last;
+    );
+  }
+
+  /** Asks the page for what it looks for by itself. */
+  private inPage<Answer>(script: string, ...asked: readonly string[]): Promise<Answer> {
+    return this.driver.executeAsyncScript<Answer>(script, ...asked, PAGE_PATIENCE_MS);
   }
 
   /** Types into the field of a test id, replacing what is there; one that changes under the keys is typed into again. */
   async type(id: string, text: string): Promise<void> {
-    await this.settle(`${id} does not take what is typed`, async () => {
+    await this.settle(id, `${id} does not take what is typed`, async () => {
       await this.touch(id);
       if ((await this.driver.executeScript(TAKE_FIELD, id)) === null) return undefined;
       await this.command('Input.insertText', { text });
@@ -269,7 +336,3 @@ const STILL = `
 
 /** Errors of an element that was redrawn, or of a page that was left, under the finger. */
 const PASSING = ['StaleElementReferenceError', 'JavascriptError'];
-
-function byId(id: string): By {
-  return By.css(`[data-testid="${id}"]`);
-}
