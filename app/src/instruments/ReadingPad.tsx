@@ -1,5 +1,5 @@
 import type { Glow } from '@lucky-thread/core/identify';
-import { useState } from 'react';
+import { memo, useCallback, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../ui/ActionButton';
 import { SPACE } from '../ui/tokens';
@@ -25,16 +25,22 @@ export interface ReadingPadProps {
 }
 
 /** The ways to log a reading, one touch each: lamp lit, dim or dark, the simulated meter, or volts by keypad. */
-export function ReadingPad(props: ReadingPadProps) {
+export const ReadingPad = memo(function ReadingPad(props: ReadingPadProps) {
   const { taker, unit = 'V', testID = 'pad' } = props;
   const [typing, setTyping] = useState(false);
   const [text, setText] = useState('');
-  const done = (kept: boolean): void => {
-    if (!kept) return;
-    setText('');
-    setTyping(false);
-    props.onTaken?.();
-  };
+  const { onTaken } = props;
+  const done = useCallback(
+    (kept: boolean): void => {
+      if (!kept) return;
+      setText('');
+      setTyping(false);
+      onTaken?.();
+    },
+    [onTaken],
+  );
+  const { glow } = taker;
+  const onGlow = useCallback((shown: Glow) => void glow(shown).then(done), [glow, done]);
   const volts = (
     <ActionButton
       label={typing ? 'Close' : unit === 'Ω' ? 'Ohms' : 'Volts'}
@@ -48,7 +54,7 @@ export function ReadingPad(props: ReadingPadProps) {
     <View style={styles.pad} testID={testID}>
       <View style={styles.row}>
         {props.first === 'meter' && volts}
-        <LampKeys testID={testID} onGlow={(glow) => void taker.glow(glow).then(done)} />
+        <LampKeys testID={testID} onGlow={onGlow} />
         {props.first !== 'meter' && volts}
         {props.simulated && (
           <ActionButton
@@ -72,9 +78,13 @@ export function ReadingPad(props: ReadingPadProps) {
       )}
     </View>
   );
-}
+});
 
-function LampKeys(props: { readonly testID: string; readonly onGlow: (glow: Glow) => void }) {
+/** Not drawn anew while the simulated meter is being read. */
+const LampKeys = memo(function LampKeys(props: {
+  readonly testID: string;
+  readonly onGlow: (glow: Glow) => void;
+}) {
   return (['lit', 'dim', 'dark'] as const).map((glow) => (
     <ActionButton
       key={glow}
@@ -85,7 +95,7 @@ function LampKeys(props: { readonly testID: string; readonly onGlow: (glow: Glow
       onPress={() => props.onGlow(glow)}
     />
   ));
-}
+});
 
 /** That the meter's line is lost, or what was wrong with the last try. */
 function TakerState({

@@ -1,5 +1,6 @@
 import type { KeyPosition, VehicleState } from '@lucky-thread/core/vehicle';
 import { describeState } from '@lucky-thread/core/vehicle';
+import { memo } from 'react';
 import Svg, { Circle, G, Line, Path, Text } from 'react-native-svg';
 import { usePalette } from '../ui/ThemeProvider';
 import { FACES } from '../ui/tokens';
@@ -12,7 +13,8 @@ const MIDDLE = { x: 38, y: 42 };
 const RADIUS = 26;
 
 /** The state of the next test as a drawing: where the key points, door, lamps, running or asleep. */
-export function TestDrawing({ state }: { readonly state: VehicleState }) {
+export const TestDrawing = memo(function TestDrawing(props: { readonly state: VehicleState }) {
+  const { state } = props;
   const palette = usePalette();
   const at = (degrees: number, radius: number): { x: number; y: number } => ({
     x: MIDDLE.x + radius * Math.sin((degrees * Math.PI) / 180),
@@ -80,4 +82,4 @@ export function TestDrawing({ state }: { readonly state: VehicleState }) {
       />
     </Svg>
   );
-}
+});

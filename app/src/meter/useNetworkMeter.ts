@@ -1,4 +1,4 @@
-import { useEffect, useSyncExternalStore } from 'react';
+import { useCallback, useEffect, useSyncExternalStore } from 'react';
 import type { MeterLink, MeterSocket, NetworkMeter } from './networkMeter';
 import { networkMeter } from './networkMeter';
 
@@ -50,15 +50,17 @@ export function useNetworkMeter(jobId: string): {
       }, IDLE_MS);
     };
   }, [jobId]);
-  const link = useSyncExternalStore(
-    (listener) => {
+  const listen = useCallback(
+    (listener: () => void) => {
       const { listeners } = lineOf(jobId);
       listeners.add(listener);
       return () => listeners.delete(listener);
     },
-    () => lines.get(jobId)?.link ?? 'closed',
+    [jobId],
   );
-  return { link, meter: () => lineOf(jobId).meter };
+  const link = useSyncExternalStore(listen, () => lines.get(jobId)?.link ?? 'closed');
+  const meter = useCallback(() => lineOf(jobId).meter, [jobId]);
+  return { link, meter };
 }
 
 function openSocket(jobId: string): MeterSocket {

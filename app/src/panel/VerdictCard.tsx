@@ -2,7 +2,7 @@ import type { Reading, Verdict } from '@lucky-thread/core/identify';
 import { describeValue } from '@lucky-thread/core/identify/reading';
 import { toCoreReading } from '@lucky-thread/contract';
 import { FUNCTION_NAMES, PLACE_WORDS, describeState } from '@lucky-thread/core/vehicle';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../ui/ActionButton';
 import { Card } from '../ui/Card';
@@ -29,8 +29,10 @@ export interface VerdictCardProps {
 }
 
 /** What a source is, how sure, from which readings, and what is still open. */
-export function VerdictCard({ title, warning, verdict, readings, logged }: VerdictCardProps) {
-  const [why, setWhy] = useState(false);
+export const VerdictCard = memo(function VerdictCard(props: VerdictCardProps) {
+  const { title, warning, verdict, readings, logged } = props;
+  const [whyOf, setWhyOf] = useState<string>();
+  const why = whyOf === verdict.sourceId;
   return (
     <Card testID="verdict">
       <View style={styles.head}>
@@ -67,13 +69,13 @@ export function VerdictCard({ title, warning, verdict, readings, logged }: Verdi
         kind="quiet"
         label={why ? 'Hide why' : 'Why?'}
         testID="why"
-        onPress={() => setWhy(!why)}
+        onPress={() => setWhyOf(why ? undefined : verdict.sourceId)}
         style={styles.why}
       />
       {why && <Why verdict={verdict} readings={readings} />}
     </Card>
   );
-}
+});
 
 /** The likeliest functions with their probabilities. */
 function Chances({ verdict }: { readonly verdict: Verdict }) {

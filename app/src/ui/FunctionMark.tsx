@@ -1,6 +1,6 @@
 import type { CircuitFunction } from '@lucky-thread/core/vehicle';
 import { FUNCTION_NAMES } from '@lucky-thread/core/vehicle';
-import { useId } from 'react';
+import { memo, useId } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Circle, Defs, Line, Path, Pattern, Rect } from 'react-native-svg';
 import { usePalette } from './ThemeProvider';
@@ -52,7 +52,10 @@ const FILLS: Partial<Record<CircuitFunction, Fill>> = {
 const SIZE = 16;
 
 /** A function's short code with its swatch; `sure` false adds a question mark. */
-export function FunctionMark(props: { readonly of: CircuitFunction; readonly sure: boolean }) {
+export const FunctionMark = memo(function FunctionMark(props: {
+  readonly of: CircuitFunction;
+  readonly sure: boolean;
+}) {
   const palette = usePalette();
   const id = useId();
   const fill = FILLS[props.of] ?? 'empty';
@@ -82,7 +85,7 @@ export function FunctionMark(props: { readonly of: CircuitFunction; readonly sur
       <Words kind="code">{`${FUNCTION_NAMES[props.of].code}${props.sure ? '' : ' ?'}`}</Words>
     </View>
   );
-}
+});
 
 function PatternMarks({ fill, ink }: { readonly fill: Fill; readonly ink: string }) {
   switch (fill) {

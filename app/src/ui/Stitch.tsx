@@ -1,6 +1,7 @@
 import type { Stitch as StitchLine, StitchMark } from '@lucky-thread/core/identify';
 import { describeStitch } from '@lucky-thread/core/identify/reading';
 import type { StitchPlace } from '@lucky-thread/core/vehicle';
+import { memo } from 'react';
 import Svg, { Circle, Line, Path, Text } from 'react-native-svg';
 import { usePalette } from './ThemeProvider';
 import { FACES } from './tokens';
@@ -54,7 +55,7 @@ const NAME_HEIGHT = 13;
  * The evidence on one source as a thread through the vehicle's states: high where it was read live, low where dead,
  * loose and dotted where nobody looked, crossed where readings disagree.
  */
-export function Stitch(props: StitchProps) {
+export const Stitch = memo(function Stitch(props: StitchProps) {
   const palette = usePalette();
   const { step = 22, named = false, colour = palette.ink } = props;
   const rise = step * RISE;
@@ -135,7 +136,7 @@ export function Stitch(props: StitchProps) {
       })}
     </Svg>
   );
-}
+});
 
 function levelOf(mark: StitchMark, top: number, rise: number): number {
   if (mark === 'high') return top;

@@ -48,10 +48,11 @@ export function useFind(context: JobContext): Finding {
   const { job, model, taps } = context;
   const { state, cannot, until, lamp, handbook, noPop, clip, alone } = probing;
   // Where the thumb is, whether a reading is saved yet, and data fetched anew that say the same are no new question.
+  const readings = useSteady(useMemo(() => coreReadings(rows), [rows]));
   const session = useSteady(
     useMemo(
       () =>
-        findSessionOf({ job, model, taps }, coreReadings(rows), {
+        findSessionOf({ job, model, taps }, readings, {
           state,
           cannot,
           until,
@@ -61,7 +62,7 @@ export function useFind(context: JobContext): Finding {
           clip,
           alone,
         }),
-      [job, model, taps, rows, state, cannot, until, lamp, handbook, noPop, clip, alone],
+      [job, model, taps, readings, state, cannot, until, lamp, handbook, noPop, clip, alone],
     ),
   );
   const { answer, thinking, problem, retry } = useAnswer(session, askPlanner);

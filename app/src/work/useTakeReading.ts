@@ -1,6 +1,6 @@
 import type { Glow } from '@lucky-thread/core/identify';
 import type { VehicleState } from '@lucky-thread/core/vehicle';
-import { useCallback, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { keypadMeter, lampMeter } from '../meter/handMeters';
 import type { Meter, MeterTouch } from '../meter/meter';
 import type { MeterLink } from '../meter/networkMeter';
@@ -63,14 +63,16 @@ export function useTakeReading(at: TakeAt): ReadingTaker {
     [dispatch, jobId, sourceId, contact, state, clipId, otherId, measure],
   );
 
-  return {
-    glow: (glow) => take(lampMeter, glow),
-    volts: (text) => take(keypadMeter, text),
-    simulated: () => take(network.meter(), undefined),
-    problem,
-    busy,
-    link: network.link,
-  };
+  const { meter: networked, link } = network;
+  const ways = useMemo(
+    (): Pick<ReadingTaker, 'glow' | 'volts' | 'simulated'> => ({
+      glow: (glow) => take(lampMeter, glow),
+      volts: (text) => take(keypadMeter, text),
+      simulated: () => take(networked(), undefined),
+    }),
+    [take, networked],
+  );
+  return useMemo(() => ({ ...ways, problem, busy, link }), [ways, problem, busy, link]);
 }
 
 /** What is at rest need not be sent. */

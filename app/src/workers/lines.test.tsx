@@ -1,6 +1,5 @@
 import { act, renderHook } from '@testing-library/react-native';
 import { expose } from 'comlink';
-import { keepLast } from './keepLast';
 import { useSteady, useSteadyList } from './useSteady';
 import type { WorkerEnd } from './workerLine';
 import { workerLine } from './workerLine';
@@ -47,25 +46,6 @@ describe('a line to a worker', () => {
     expect(await line.ask(async (remote) => remote.double(21))).toBe(42);
     expect(workers).toHaveLength(2);
     workers[1]?.terminate();
-  });
-});
-
-describe('keepLast', () => {
-  it('asks an equal question once, another one anew, and a failed one again', async () => {
-    const asked: object[] = [];
-    let fails = false;
-    const ask = keepLast(async (question: { readonly n: number }) => {
-      asked.push(question);
-      if (fails) throw new Error('no');
-      return question.n;
-    });
-    expect(await Promise.all([ask({ n: 1 }), ask({ n: 1 })])).toEqual([1, 1]);
-    expect(asked).toHaveLength(1);
-    fails = true;
-    await expect(ask({ n: 2 })).rejects.toThrow('no');
-    fails = false;
-    expect(await ask({ n: 2 })).toBe(2);
-    expect(asked).toHaveLength(3);
   });
 });
 

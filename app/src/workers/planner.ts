@@ -2,6 +2,7 @@ import type { FindAdvice, FindSession } from '@lucky-thread/core/identify';
 import type { HarnessAdvice, HarnessSession } from '@lucky-thread/core/identify/harness';
 import type { MonthPlan } from '@lucky-thread/core/size/battery';
 import { proxy } from 'comlink';
+import { hearsChanges } from './changedVerdicts';
 import { keepLast } from './keepLast';
 import type { Planner } from './plan.worker';
 import type { PlanTaken, PracticeCar } from './practiseByPlan';
@@ -12,7 +13,9 @@ const planner = workerLine<Planner>(() => new Worker(new URL('./plan.worker.ts',
 
 /** Asks the worker for advice on a session; the answer to the last session is kept from screen to screen. */
 export const askPlanner: (session: FindSession) => Promise<FindAdvice> = keepLast(
-  (session: FindSession) => planner.ask(async (remote) => remote.advise(session)),
+  hearsChanges((session, heard) => planner.ask(async (remote) => remote.advise(session, heard))),
+  // What has not changed is not even told anew.
+  (_before, answer) => answer,
 );
 
 /** Asks the worker for advice on a bunch of wires. */
@@ -21,9 +24,9 @@ export const askHarnessPlanner: (session: HarnessSession) => Promise<HarnessAdvi
 );
 
 /** Asks the worker for a month on a battery. */
-export function askMonth(plan: MonthPlan): Promise<MonthAnswer> {
-  return planner.ask(async (remote) => remote.workOutMonth(plan));
-}
+export const askMonth: (plan: MonthPlan) => Promise<MonthAnswer> = keepLast((plan: MonthPlan) =>
+  planner.ask(async (remote) => remote.workOutMonth(plan)),
+);
 
 /** A long piece of work in the worker. */
 export interface LongWork<T> {

@@ -41,22 +41,6 @@ describe('useAnswer', () => {
     expect(result.current).toMatchObject({ answer: 'to one', thinking: true });
   });
 
-  it('takes the next answer, and keeps the parts of the last one that say the same', async () => {
-    const pending: ((answer: { name: string }[]) => void)[] = [];
-    const ask = () => new Promise<{ name: string }[]>((answer) => pending.push(answer));
-    const { result, rerender } = renderHook(
-      (props: { readonly question: string }) => useAnswer(props.question, ask),
-      { initialProps: { question: 'one' } },
-    );
-    await act(async () => pending[0]?.([{ name: 'a' }, { name: 'b' }]));
-    const [first, second] = result.current.answer ?? [];
-    rerender({ question: 'two' });
-    await act(async () => pending[1]?.([{ name: 'a' }, { name: 'c' }]));
-    expect(result.current.answer).toEqual([{ name: 'a' }, { name: 'c' }]);
-    expect(result.current.answer?.[0]).toBe(first);
-    expect(result.current.answer?.[1]).not.toBe(second);
-  });
-
   it('says why there is no answer, and forgets it with the next one', async () => {
     const { pending, ask } = slowWorker();
     const { result, rerender } = asking(ask);

@@ -1,4 +1,3 @@
-import { copyWithStructuralSharing } from '@reduxjs/toolkit/query';
 import { startTransition, useCallback, useEffect, useState } from 'react';
 
 /** What a worker has said about a question so far. */
@@ -32,10 +31,7 @@ export function useAnswer<Question, Answer>(
     ask(question).then(
       (answer) => {
         // What is drawn from it may wait for the thumb: no frame is held up by an answer.
-        if (current)
-          startTransition(() =>
-            setGiven((before) => ({ question, answer: shared(before?.answer, answer) })),
-          );
+        if (current) startTransition(() => setGiven({ question, answer }));
       },
       (error: unknown) => {
         const problem = error instanceof Error ? error.message : String(error);
@@ -51,9 +47,4 @@ export function useAnswer<Question, Answer>(
     failed?.question === question && failed?.tries === tries ? failed?.problem : undefined;
   const thinking = problem === undefined && given?.question !== question;
   return { answer: given?.answer, thinking, problem, retry };
-}
-
-/** What an answer says as the one before it did stays the same object: rows that have not changed are not drawn anew for it. */
-function shared<Answer>(before: Answer | undefined, answer: Answer): Answer {
-  return before === undefined ? answer : copyWithStructuralSharing(before, answer);
 }

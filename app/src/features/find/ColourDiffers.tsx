@@ -1,6 +1,6 @@
 import type { WireColourCode } from '@lucky-thread/core/vehicle';
 import type { JobContext } from '@lucky-thread/work';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { SwatchPad } from '../../panel/SwatchPad';
 import { ActionButton } from '../../ui/ActionButton';
@@ -9,7 +9,10 @@ import { Words } from '../../ui/Words';
 import { useJobChange } from '../../work/useJobChange';
 
 /** A wire looks otherwise than it was entered: put right for this car by eye, base first, then the stripe. */
-export function ColourDiffers(props: { readonly context: JobContext; readonly wireId: string }) {
+export const ColourDiffers = memo(function ColourDiffers(props: {
+  readonly context: JobContext;
+  readonly wireId: string;
+}) {
   const { context, wireId } = props;
   const change = useJobChange(context.job);
   const [open, setOpen] = useState(false);
@@ -52,6 +55,6 @@ export function ColourDiffers(props: { readonly context: JobContext; readonly wi
       </Words>
     </View>
   );
-}
+});
 
 const styles = StyleSheet.create({ stack: { gap: SPACE.s } });

@@ -13,7 +13,7 @@ import { useWide } from '../../ui/Screen';
 import { usePalette } from '../../ui/ThemeProvider';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import { useSteadyList } from '../../workers/useSteady';
+import { useSteady, useSteadyList } from '../../workers/useSteady';
 import type { JobContext } from '@lucky-thread/work';
 import { closedPlaces, jobSourcesOf, loomsOf, panelsOf, wiresAt } from '@lucky-thread/work';
 import { useJobChange } from '../../work/useJobChange';
@@ -232,14 +232,19 @@ function isGrowing({ model, job }: JobContext, advice: FindAdvice | undefined): 
 function SelectedVerdict({ context, finding }: PartProps) {
   const source = useSource(context, finding.probing.sourceId);
   const verdict = finding.advice?.verdicts.find((one) => one.sourceId === source?.id);
+  const { rows } = finding;
+  const own = useSteady(
+    useMemo(
+      () => rows.filter((row) => row.sourceId === source?.id).map(toCoreReading),
+      [rows, source?.id],
+    ),
+  );
   if (source === undefined || verdict === undefined) return null;
-  const own = finding.rows.filter((row) => row.sourceId === source.id).map(toCoreReading);
   const next = finding.advice?.next;
   const isAsked = next?.kind === 'handbook' && next.sourceId === source.id;
   return (
     <View style={styles.tight}>
       <VerdictCard
-        key={source.id}
         title={sourceTitle(source)}
         warning={warningOf(source)}
         verdict={verdict}

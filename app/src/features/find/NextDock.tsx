@@ -2,6 +2,7 @@ import type { NextAction, Visit } from '@lucky-thread/core/identify';
 import type { StitchPlace, VehicleState } from '@lucky-thread/core/vehicle';
 import { PLACE_WORDS, placeOf, stateId } from '@lucky-thread/core/vehicle';
 import type { ReactNode } from 'react';
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
@@ -43,7 +44,7 @@ export interface NextDockProps {
 }
 
 /** What to do next, in one sentence, with the one button for it. */
-export function NextDock(props: NextDockProps) {
+export const NextDock = memo(function NextDock(props: NextDockProps) {
   const { next } = props;
   if (next === undefined)
     return (
@@ -79,7 +80,7 @@ export function NextDock(props: NextDockProps) {
       <NextButtons {...props} next={next} />
     </View>
   );
-}
+});
 
 function NextButtons(props: NextDockProps & { readonly next: NextAction }) {
   const { next } = props;

@@ -7,7 +7,7 @@ import { PairPad } from '../../instruments/PairPad';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import type { Finding } from '../../work/useFind';
-import { UndoLast } from './UndoLast';
+import { UndoLast, useUndoLast } from './UndoLast';
 
 /** Props of {@link PairDock}. */
 export interface PairDockProps {
@@ -25,6 +25,7 @@ export interface PairDockProps {
 export function PairDock({ context, finding, pair, onTaken }: PairDockProps) {
   const { job, model } = context;
   const { by, plusId, minusId } = pair;
+  const undo = useUndoLast(job.id, finding.rows);
   const [plus, minus] = useMemo(() => {
     const sources = jobSourcesOf({ job, model });
     const titled = (id: string): string => {
@@ -39,7 +40,7 @@ export function PairDock({ context, finding, pair, onTaken }: PairDockProps) {
         <Words kind="heading" testID="selected-pair" lines={1} style={styles.fill}>
           {by === 'ohms' ? `${plus} to ${minus} · ohms` : `${plus} +  ·  ${minus} −`}
         </Words>
-        <UndoLast jobId={job.id} rows={finding.rows} />
+        <UndoLast undo={undo} />
       </View>
       <PairPad
         {...{ jobId: job.id, by, plusId, minusId, onTaken }}

@@ -1,8 +1,8 @@
-import { useMemo } from 'react';
+import { memo, useCallback, useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { NextAction } from '@lucky-thread/core/identify';
 import { isTrigger } from '@lucky-thread/core/identify';
-import type { Source } from '@lucky-thread/core/vehicle';
+import type { Source, StitchPlace } from '@lucky-thread/core/vehicle';
 import { stateId } from '@lucky-thread/core/vehicle';
 import type { Probing } from '../../store/probeSlice';
 import { carBroughtTo, clipMoved } from '../../store/probeSlice';
@@ -23,6 +23,7 @@ import {
 } from '@lucky-thread/work';
 import { besideHeavy } from './besideHeavy';
 import { HandbookEntry } from './HandbookEntry';
+import type { Arrival, NextDockProps } from './NextDock';
 import { NextDock } from './NextDock';
 import { PairDock } from './PairDock';
 import { ReadingPad } from '../../instruments/ReadingPad';
@@ -62,38 +63,50 @@ export function ProbeDock({ context, finding, onFilled, onInHand }: ProbeDockPro
   const defer = useDefer(context.job);
   const follow = useFollowPlan({ jobId, advice, thinking, probing });
   const source = useSource(context, probing.resumed ? probing.sourceId : undefined);
-  const heavy = heavyFeeds(context);
+  const heavy = useMemo(() => heavyFeeds(context), [context]);
   const pair = pairInHand(advice?.next, probing);
+  const next = useMemo(
+    () => besideHeavy(advice?.next, heavy, slotFeeds(context).length - heavy.length),
+    [advice?.next, heavy, context],
+  );
+  const arrive = useCallback(
+    ({ state, sourceIds: [sourceId], clip = 'ground' }: Arrival) => {
+      dispatch(
+        carBroughtTo({ jobId, state, clip, ...(sourceId === undefined ? {} : { sourceId }) }),
+      );
+      // The plan may name another slot first once the car is there.
+      follow(sourceId);
+    },
+    [dispatch, jobId, follow],
+  );
+  const putOff = useCallback((place: StitchPlace, left: boolean) => defer([place], left), [defer]);
+  const { spare, nameOf, lookUp } = useMemo(() => wordsOf(context), [context]);
+  const inHand = probing.sourceId;
+  const taken = useCallback(() => follow(inHand), [follow, inHand]);
   return (
     <View style={styles.tight}>
       <NotWorkedOut what="The plan" problem={finding.problem} onRetry={finding.retry} />
       <NextDock
-        next={besideHeavy(advice?.next, heavy, slotFeeds(context).length - heavy.length)}
+        next={next}
         thinking={thinking}
         state={probing.state}
         deferred={probing.cannot}
         onFilled={onFilled}
         clip={probing.clip}
-        onArrived={({ state, sourceIds: [sourceId], clip = 'ground' }) => {
-          dispatch(
-            carBroughtTo({ jobId, state, clip, ...(sourceId === undefined ? {} : { sourceId }) }),
-          );
-          // The plan may name another slot first once the car is there.
-          follow(sourceId);
-        }}
-        onDefer={(place, left) => defer([place], left)}
-        spare={spareOf(context)}
-        nameOf={(id) => context.job.device.feeds.find((one) => one.id === id)?.name ?? id}
+        onArrived={arrive}
+        onDefer={putOff}
+        spare={spare}
+        nameOf={nameOf}
         found={Object.keys(advice?.filled ?? {}).length}
         onMore={onInHand}
-        lookUp={(sourceId) => <LookUp model={context.model} sourceId={sourceId} />}
+        lookUp={lookUp}
       />
       <HeavyFeeds heavy={heavy} />
       {pair !== undefined ? (
         <PairDock
           key={`${pair.plusId} ${pair.minusId}`}
           {...{ context, finding, pair }}
-          onTaken={() => follow()}
+          onTaken={taken}
         />
       ) : source === undefined ? (
         <Words kind="small" soft testID="no-pad">
@@ -107,7 +120,7 @@ export function ProbeDock({ context, finding, onFilled, onInHand }: ProbeDockPro
           source={source}
           context={context}
           finding={finding}
-          onTaken={() => follow()}
+          onTaken={taken}
         />
       )}
     </View>
@@ -123,9 +136,14 @@ function pairInHand(
   return sourceId === undefined || sourceId === next.plusId ? next : undefined;
 }
 
-/** Feeds that the device works without. */
-function spareOf({ job }: JobContext): ReadonlySet<string> {
-  return new Set(job.device.feeds.filter((one) => one.optional === true).map(({ id }) => id));
+/** What the dock says of a job's feeds and slots: the feeds that the device works without, their names, the handbook's words. */
+function wordsOf({ job, model }: JobContext): Pick<NextDockProps, 'spare' | 'nameOf' | 'lookUp'> {
+  const { feeds } = job.device;
+  return {
+    spare: new Set(feeds.filter((one) => one.optional === true).map(({ id }) => id)),
+    nameOf: (id) => feeds.find((one) => one.id === id)?.name ?? id,
+    lookUp: (sourceId) => <LookUp model={model} sourceId={sourceId} />,
+  };
 }
 
 /** The field that the plan asks for, under the sentence that asks for it. */
@@ -171,7 +189,7 @@ function SourcePad(
         <Words kind="heading" testID="selected-slot" lines={1} style={styles.fill}>
           {titleOf(source)}
         </Words>
-        <UndoLast jobId={jobId} rows={finding.rows} />
+        <UndoLast undo={undo} />
       </View>
       <ReadingPad
         taker={taker}
@@ -221,7 +239,11 @@ function asksFor({ advice, probing }: Finding, sourceId: string): 'ohms' | 'lamp
 }
 
 /** Where the clip sits, and the way back to bare metal. */
-function ClipNow({ jobId, clip }: { readonly jobId: string; readonly clip: Probing['clip'] }) {
+const ClipNow = memo(function ClipNow(props: {
+  readonly jobId: string;
+  readonly clip: Probing['clip'];
+}) {
+  const { jobId, clip } = props;
   const dispatch = useAppDispatch();
   return (
     <Choice
@@ -233,7 +255,7 @@ function ClipNow({ jobId, clip }: { readonly jobId: string; readonly clip: Probi
       onChange={(to) => dispatch(clipMoved({ jobId, clip: to }))}
     />
   );
-}
+});
 
 const CLIPS: readonly { readonly value: Probing['clip']; readonly label: string }[] = [
   { value: 'ground', label: 'Bare metal' },
@@ -241,7 +263,7 @@ const CLIPS: readonly { readonly value: Probing['clip']; readonly label: string 
 ];
 
 /** Feeds that no panel is searched for. */
-function HeavyFeeds({ heavy }: { readonly heavy: readonly SlotFeed[] }) {
+const HeavyFeeds = memo(function HeavyFeeds({ heavy }: { readonly heavy: readonly SlotFeed[] }) {
   const named = (which: readonly SlotFeed[]): string =>
     which.map(({ name, currentA }) => `${name}, ${currentA} A`).join('; ');
   const given = heavy.filter(givesToTheKeysWires);
@@ -263,7 +285,7 @@ function HeavyFeeds({ heavy }: { readonly heavy: readonly SlotFeed[] }) {
       ].join(' ')}
     </Words>
   );
-}
+});
 
 const styles = StyleSheet.create({
   fill: { flex: 1, minHeight: 0 },

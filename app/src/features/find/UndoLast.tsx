@@ -1,6 +1,7 @@
 import { isLeadPoint } from '@lucky-thread/core/vehicle';
 import { withdraw } from '../../store/outbox';
 import { useAppDispatch } from '../../store/store';
+import { memo, useMemo } from 'react';
 import { ActionButton } from '../../ui/ActionButton';
 import type { ReadingRow } from '../../work/jobReadings';
 import { countingRows } from '../../work/jobReadings';
@@ -8,14 +9,19 @@ import { countingRows } from '../../work/jobReadings';
 /** Takes back the last reading at a source; undefined while there is none. */
 export function useUndoLast(jobId: string, rows: readonly ReadingRow[]): (() => void) | undefined {
   const dispatch = useAppDispatch();
-  const last = countingRows(rows).findLast((row) => !isLeadPoint(row.sourceId));
-  if (last === undefined) return undefined;
-  return () => void dispatch(withdraw(jobId, last.id));
+  const last = countingRows(rows).findLast((row) => !isLeadPoint(row.sourceId))?.id;
+  return useMemo(
+    () => (last === undefined ? undefined : () => void dispatch(withdraw(jobId, last))),
+    [dispatch, jobId, last],
+  );
 }
 
 /** The way back from the last reading. */
-export function UndoLast(props: { readonly jobId: string; readonly rows: readonly ReadingRow[] }) {
-  const undo = useUndoLast(props.jobId, props.rows);
+export const UndoLast = memo(function UndoLast(props: {
+  /** Takes it back; undefined while there is none. */
+  readonly undo: (() => void) | undefined;
+}) {
+  const { undo } = props;
   return (
     <ActionButton
       kind="quiet"
@@ -25,4 +31,4 @@ export function UndoLast(props: { readonly jobId: string; readonly rows: readonl
       onPress={() => undo?.()}
     />
   );
-}
+});

@@ -112,7 +112,7 @@ describe('two wires to be tried together', () => {
     );
     expect(probing().sourceId).toBeUndefined();
     hook.rerender({ next: POP });
-    act(() => hook.result.current());
+    act(() => hook.result.current(undefined));
     hook.rerender({ next: POP });
     expect(probing().sourceId).toBe('harness/W1');
   });

@@ -16,13 +16,15 @@ function aimOf(
 
 /**
  * After a reading or a change of state, moves on to the plan's next slot there; a slot the user touched is left alone.
+ *
+ * @returns called with the source that was in hand; it stays the same function
  */
 export function useFollowPlan(at: {
   readonly jobId: string;
   readonly advice: FindAdvice | undefined;
   readonly thinking: boolean;
   readonly probing: Probing;
-}): (from?: string) => void {
+}): (from: string | undefined) => void {
   const dispatch = useAppDispatch();
   const { jobId, advice, thinking, probing } = at;
   const { sourceId: selected } = probing;
@@ -41,10 +43,7 @@ export function useFollowPlan(at: {
     if (sourceId !== undefined && stateId(probing.state) === stateId(state))
       dispatch(slotTouched({ jobId, sourceId }));
   }, [advice, thinking, selected, probing.state, jobId, dispatch]);
-  return useCallback(
-    (from = selected) => {
-      due.current = { from };
-    },
-    [selected],
-  );
+  return useCallback((from) => {
+    due.current = { from };
+  }, []);
 }
