@@ -108,7 +108,7 @@ it('says nothing of the van of a shop that has said nothing of it', () => {
 describe('a way by the tape', () => {
   it('is as long as it was cut, for this lead and for the next car of the model', () => {
     const context = contextOf({ [LEFT]: 12 });
-    const body = taughtBody(context, 'm', 5);
+    const body = taughtBody(context.model, routeOf(context), 'm', 5);
     const cut = (of: JobContext): number | undefined => routeOf(of).lengths.get('m')?.cutM;
     expect(cut(context)).toBeLessThan(4.5);
     const taught = { ...context, model: { ...context.model, body: body ?? null } };
@@ -119,11 +119,9 @@ describe('a way by the tape', () => {
 
   it('teaches nothing where nobody has said what body it is, or of a lead that lies nowhere', () => {
     const context = contextOf({});
-    expect(taughtBody(context, 'nothing', 5)).toBeUndefined();
-    expect(
-      taughtBody({ ...context, model: { ...context.model, body: null } }, 'm', 5),
-    ).toBeUndefined();
-    expect(taughtBody(context, 'm', 0.2)).toBeUndefined();
+    expect(taughtBody(context.model, routeOf(context), 'nothing', 5)).toBeUndefined();
+    expect(taughtBody({ body: null }, routeOf(context), 'm', 5)).toBeUndefined();
+    expect(taughtBody(context.model, routeOf(context), 'm', 0.2)).toBeUndefined();
   });
 });
 

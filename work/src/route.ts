@@ -192,15 +192,16 @@ function groundSpot(body: BodyGraph, { places }: Pick<JobContext['model'], 'plac
  * The model’s body with the way of one lead as long as it really is; undefined where nobody has said what body it is, or where
  * the lead has no way on it.
  *
+ * @param route the way that the lead has
  * @param cutM what the lead took, with slack and loops, m
  */
 export function taughtBody(
-  context: RouteContext,
+  { body }: Pick<JobContext['model'], 'body'>,
+  route: Pick<JobRoute, 'laid'>,
   feedId: string,
   cutM: number,
 ): BodyInput | undefined {
-  const { body } = context.model;
-  const lead = routeOf(context).laid.leads.find(({ id }) => id === feedId);
+  const lead = route.laid.leads.find(({ id }) => id === feedId);
   if (body === null || body === undefined || lead === undefined) return undefined;
   const taught = taughtLengths(lead.passages, cutM);
   if (taught.length === 0) return undefined;

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { useShopCommand } from '../../store/useShopCommand';
@@ -16,7 +16,8 @@ import type { Finding } from '../../work/useFind';
 import { useFind } from '../../work/useFind';
 import { JobStanding } from '../../shell/JobStanding';
 import { MissingTaps } from '../../shell/MissingTaps';
-import type { TappedFeed, JobContext } from '@lucky-thread/work';
+import type { Reading } from '@lucky-thread/core/identify';
+import type { FeedProofs, TappedFeed, JobContext } from '@lucky-thread/work';
 import {
   feedProofsOf,
   handOverLeft,
@@ -43,7 +44,8 @@ export function LogScreen({ context }: { readonly context: JobContext }) {
   const logged = context.taps.filter((tap) => tap.jobId === context.job.id);
   const isLogged = (feedId: string): boolean => context.job.loggedFeedIds.includes(feedId);
   const open = tapped.filter(({ feed }) => !isLogged(feed.id));
-  const speakers = openSpeakers(context, coreReadings(finding.rows));
+  const evidence = useEvidence(context, finding);
+  const speakers = openSpeakers(context, evidence.readings);
   // What nobody saw the cone of is left as it is.
   const done = open.length === 0 && !speakers.some(({ proved }) => proved);
   const waiting = useUnsaved(context, finding.rows);
@@ -74,6 +76,7 @@ export function LogScreen({ context }: { readonly context: JobContext }) {
           context={context}
           finding={finding}
           tapped={one}
+          evidence={evidence}
           first={index === 0}
         />
       ))}
@@ -84,6 +87,22 @@ export function LogScreen({ context }: { readonly context: JobContext }) {
       ))}
     </Screen>
   );
+}
+
+/** What the taps of a job rest on. */
+interface Evidence {
+  readonly readings: readonly Reading[];
+  /** By id of the feed. */
+  readonly proofs: ReadonlyMap<string, FeedProofs>;
+}
+
+/** Worked out once for all cards: it sizes every feed. */
+function useEvidence(context: JobContext, { rows, advice }: Finding): Evidence {
+  return useMemo(() => {
+    const readings = coreReadings(rows);
+    const proofs = feedProofsOf({ context, readings, verdicts: advice?.verdicts ?? [] });
+    return { readings, proofs: new Map(proofs.map((one) => [one.tapped.feed.id, one])) };
+  }, [context, rows, advice]);
 }
 
 /** Whether some of a job's evidence is still on its way. */
@@ -114,6 +133,7 @@ function LogCard(props: {
   context: JobContext;
   finding: Finding;
   tapped: TappedFeed;
+  evidence: Evidence;
   first: boolean;
 }) {
   const { context, finding, tapped } = props;
@@ -124,14 +144,13 @@ function LogCard(props: {
   const { feed, source } = tapped;
   const verdict = finding.advice?.verdicts.find((one) => one.sourceId === source.id);
   const size = feedSizeOf(tapped, context.settings);
-  const readings = coreReadings(finding.rows);
+  const { readings, proofs } = props.evidence;
   const supply = isAtSlot(tapped)
     ? ` · supply at the ${supplyLandmarkOf(context, readings, tapped) ?? '(not read)'}`
     : '';
   const found = logFindingsOf(context, source, { verdict, readings });
   const missing = finding.advice !== undefined && !found.ok ? found.problem.message : undefined;
-  const proofs = feedProofsOf({ context, readings, verdicts: finding.advice?.verdicts ?? [] });
-  const own = proofs.find((one) => one.tapped.feed.id === feed.id);
+  const own = proofs.get(feed.id);
   const [untried] = handOverLeft(context.job);
   const read = own !== undefined && missingProofs(own).length === 0;
   const proven = read && untried === undefined;

@@ -111,7 +111,7 @@ export function CheckDock({ context, proving, current }: CheckDockProps) {
         simulated={context.model.simulated}
         first="meter"
         testID="prove-pad"
-        onTaken={() => proving.goOn()}
+        onTaken={proving.goOn}
       />
       {PUT_OFF.includes(place) && standing.is !== 'passed' && (
         <ActionButton label={`Later: ${PLACE_WORDS[place]}`} testID="prove-later" onPress={later} />

@@ -2,6 +2,7 @@ import type { CheckStanding, Proof, ProofCheck, ProofKind } from '@lucky-thread/
 import { checkLimit, checkTitle } from '@lucky-thread/core/prove';
 import type { FeedProofs, StandingCheck } from '@lucky-thread/work';
 import { titleOf } from '@lucky-thread/work';
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
 import { Card } from '../../ui/Card';
@@ -14,18 +15,17 @@ import { Words } from '../../ui/Words';
 export interface FeedProofsCardProps {
   /** The feed with its checks. */
   readonly of: FeedProofs;
-  /** The check in hand: its point and its id. */
-  readonly current: string | undefined;
-  /** Id of the check that is to be done now; undefined when it is of another feed. */
-  readonly currentId: string | undefined;
-  /** Called with the check that was taken up. */
-  readonly onCheck: (check: ProofCheck) => void;
+  /** The check in hand; undefined when it is of another feed. */
+  readonly current: ProofCheck | undefined;
+  /** Called with the feed and the check that was taken up. */
+  readonly onCheck: (feedId: string, checkId: string) => void;
   /** The device was seen to answer a signal, or that is taken back. */
-  readonly onSeen: (kind: ProofKind) => void;
+  readonly onSeen: (feedId: string, kind: ProofKind) => void;
 }
 
 /** The proofs of one added lead: each reading with what it must show, or what the device must be seen to do. */
-export function FeedProofsCard(props: FeedProofsCardProps) {
+export const FeedProofsCard = memo(function FeedProofsCard(props: FeedProofsCardProps) {
+  const { current } = props;
   const { tapped, proofs } = props.of;
   const { feed, source } = tapped;
   return (
@@ -38,7 +38,7 @@ export function FeedProofsCard(props: FeedProofsCardProps) {
             proof={proof}
             feedId={feed.id}
             shown={shown}
-            onToggle={() => props.onSeen(proof.kind)}
+            onToggle={() => props.onSeen(feed.id, proof.kind)}
           />
         ) : (
           <View key={proof.kind} style={styles.group}>
@@ -48,8 +48,8 @@ export function FeedProofsCard(props: FeedProofsCardProps) {
                 key={one.check.id}
                 of={one}
                 feedId={feed.id}
-                inHand={one.check.pointId === props.current && one.check.id === props.currentId}
-                onPress={() => props.onCheck(one.check)}
+                inHand={one.check.pointId === current?.pointId && one.check.id === current.id}
+                onPress={() => props.onCheck(feed.id, one.check.id)}
               />
             ))}
           </View>
@@ -57,7 +57,7 @@ export function FeedProofsCard(props: FeedProofsCardProps) {
       )}
     </Card>
   );
-}
+});
 
 const MARKS: Record<CheckStanding['is'], string> = { open: '○', passed: '✓', failed: '✕' };
 

@@ -1,4 +1,5 @@
 import type { StandingTest } from '@lucky-thread/work';
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
 import { Card } from '../../ui/Card';
@@ -19,7 +20,7 @@ export interface HandOverProps {
 const MARKS = { open: '○', passed: '✓', lacking: '–', failed: '✕' } as const;
 
 /** What is tried before the car is handed over: that a remote start can be stopped, that a stereo plays and remembers. */
-export function HandOver({ tests, inHand, onTake }: HandOverProps) {
+export const HandOver = memo(function HandOver({ tests, inHand, onTake }: HandOverProps) {
   const palette = usePalette();
   if (tests.length === 0) return null;
   return (
@@ -54,7 +55,7 @@ export function HandOver({ tests, inHand, onTake }: HandOverProps) {
       ))}
     </Card>
   );
-}
+});
 
 const styles = StyleSheet.create({
   row: { borderWidth: 1.5, borderRadius: RADIUS, minHeight: TARGET, padding: SPACE.s },

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { FALLS_ASLEEP_MIN, parkedDrain } from '@lucky-thread/core/prove';
 import type { SizingField } from '@lucky-thread/core/size';
 import { DRAIN_ITEMS, closingValue, standbyOf } from '@lucky-thread/work';
@@ -19,7 +20,7 @@ interface Typed {
 }
 
 /** What the parked car draws, before and after, and when it fell asleep: only where the device hangs on a constant. */
-export function ParkedDrain({ job, onNote }: ClosingProps) {
+export const ParkedDrain = memo(function ParkedDrain({ job, onNote }: ClosingProps) {
   const units = useUnits();
   const { draft, setDraft } = useKeptDraft<Typed>(`drain ${job.id}`, {});
   if (!job.device.feeds.some(({ role }) => role === 'constant')) return null;
@@ -65,7 +66,7 @@ export function ParkedDrain({ job, onNote }: ClosingProps) {
       />
     </Card>
   );
-}
+});
 
 interface DrainField {
   readonly key: keyof Typed;

@@ -1,6 +1,8 @@
+import { useCallback } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { FeedProofs, JobContext } from '@lucky-thread/work';
 import { isWholeJob, missingProofs } from '@lucky-thread/work';
+import type { ProofCheck, ProofKind } from '@lucky-thread/core/prove';
 import { JobProblem } from '../../shell/JobProblem';
 import { MissingTaps } from '../../shell/MissingTaps';
 import { ActionButton } from '../../ui/ActionButton';
@@ -28,12 +30,16 @@ export function ProveScreen({ context }: { readonly context: JobContext }) {
   const change = useJobChange(context.job);
   const proving = useProving(context, finding);
   const handing = useHandOver(context.job);
+  const { proofs } = context.job;
+  const seen = useCallback(
+    (feedId: string, kind: ProofKind): void => {
+      const stands = proofs.some((one) => one.feedId === feedId && one.kind === kind);
+      change.prove({ feedId, kind }, !stands, []);
+    },
+    [change, proofs],
+  );
   if (!isWholeJob(context)) return <MissingTaps />;
-  const seen = ({ tapped }: FeedProofs, kind: Parameters<typeof change.prove>[0]['kind']): void => {
-    const { id } = tapped.feed;
-    const stands = context.job.proofs.some((one) => one.feedId === id && one.kind === kind);
-    change.prove({ feedId: id, kind }, !stands, []);
-  };
+  const current = proving.current?.check;
   return (
     <WithDock
       testID="prove"
@@ -46,10 +52,9 @@ export function ProveScreen({ context }: { readonly context: JobContext }) {
           <FeedProofsCard
             key={one.tapped.feed.id}
             of={one}
-            current={proving.current?.check.pointId}
-            currentId={proving.current?.check.id}
-            onCheck={(check) => proving.take(one.tapped.feed.id, check.id)}
-            onSeen={(kind) => seen(one, kind)}
+            current={current !== undefined && has(one, current) ? current : undefined}
+            onCheck={proving.take}
+            onSeen={seen}
           />
         ))}
         <DropOffTimes job={context.job} onNote={change.noteClosing} />
@@ -63,6 +68,13 @@ export function ProveScreen({ context }: { readonly context: JobContext }) {
         />
       </View>
     </WithDock>
+  );
+}
+
+/** Whether a check is among those of a feed. */
+function has({ proofs }: FeedProofs, { id, pointId }: ProofCheck): boolean {
+  return proofs.some(({ checks }) =>
+    checks.some(({ check }) => check.id === id && check.pointId === pointId),
   );
 }
 

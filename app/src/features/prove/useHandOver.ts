@@ -1,7 +1,7 @@
 import type { JobView } from '@lucky-thread/contract';
 import type { StandingTest } from '@lucky-thread/work';
 import { handOverLeft, handOverOf } from '@lucky-thread/work';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 
 /** The tests before the hand-over, and which one is in hand. */
 export interface HandingOver {
@@ -22,9 +22,9 @@ export interface HandingOver {
 }
 
 /** Leads from one test before the hand-over to the next; one that failed stays in hand until it is put off or comes right. */
-export function useHandOver(job: Pick<JobView, 'device' | 'closing'>): HandingOver {
-  const tests = handOverOf(job);
-  const open = handOverLeft(job);
+export function useHandOver({ device, closing }: Pick<JobView, 'device' | 'closing'>): HandingOver {
+  const tests = useMemo(() => handOverOf({ device, closing }), [device, closing]);
+  const open = useMemo(() => handOverLeft({ device, closing }), [device, closing]);
   const [taken, setTaken] = useState<string>();
   const [putOff, setPutOff] = useState<readonly string[]>([]);
   const current =

@@ -1,9 +1,10 @@
 import type { FeedProofs, JobContext, StandingCheck } from '@lucky-thread/work';
 import { feedProofsOf } from '@lucky-thread/work';
 import { orderChecks } from '@lucky-thread/core/prove';
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import type { Finding } from '../../work/useFind';
 import { coreReadings } from '../../work/jobReadings';
+import { useSteady, useSteadyList } from '../../workers/useSteady';
 
 /** A check in hand, with the feed that it proves. */
 export interface CurrentCheck extends StandingCheck {
@@ -35,15 +36,19 @@ export interface Proving {
 export function useProving(context: JobContext, finding: Finding): Proving {
   const { job, model, settings } = context;
   const { rows, advice } = finding;
-  const feeds = useMemo(
+  const readings = useSteady(useMemo(() => coreReadings(rows), [rows]));
+  const proofs = useMemo(
     () =>
       feedProofsOf({
         context: { job, model, settings },
-        readings: coreReadings(rows),
+        readings,
         verdicts: advice?.verdicts ?? [],
       }),
-    [job, model, settings, rows, advice],
+    [job, model, settings, readings, advice],
   );
+  // A feed whose proofs stand as they did stays the same, so that it is not drawn anew.
+  const steady = useSteadyList(proofs, feedIdOf);
+  const feeds = useMemo(() => [...steady.values()], [steady]);
   const [taken, setTaken] = useState<string>();
   const [left, setLeft] = useState<readonly string[]>([]);
   const checks = useMemo(() => orderChecks(feeds.flatMap(checksOf)), [feeds]);
@@ -56,13 +61,17 @@ export function useProving(context: JobContext, finding: Finding): Proving {
     current,
     passed: checks.length - open.length,
     all: checks.length,
-    take: (feedId, checkId) => setTaken(keyOf(feedId, checkId)),
-    goOn: () => setTaken(undefined),
+    take: useCallback((feedId, checkId) => setTaken(keyOf(feedId, checkId)), []),
+    goOn: useCallback(() => setTaken(undefined), []),
     later: () => {
       setTaken(undefined);
       if (current !== undefined) setLeft([...left, current.check.pointId + current.check.id]);
     },
   };
+}
+
+function feedIdOf({ tapped }: FeedProofs): string {
+  return tapped.feed.id;
 }
 
 function checksOf({ tapped, proofs }: FeedProofs): CurrentCheck[] {

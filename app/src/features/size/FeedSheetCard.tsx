@@ -24,6 +24,7 @@ import {
   titleOf,
 } from '@lucky-thread/work';
 import type { PlanField } from './planProblems';
+import type { LeadLengthProps } from './LeadLength';
 import { LeadLength } from './LeadLength';
 import { SheetLines } from './SheetLines';
 import { SizeResult, shownConductor } from '../../sizing/SizeResult';
@@ -39,8 +40,8 @@ export interface FeedSheetCardProps {
   readonly rows: readonly ReadingRow[];
   /** The feed with its chosen source. */
   readonly tapped: TappedFeed;
-  /** What the route comes to with slack, m; undefined where nobody knows it. */
-  readonly byRouteM?: number | undefined;
+  /** Where the leads run; undefined while that is worked out. */
+  readonly route: LeadLengthProps['route'];
   /** The plan of this feed as it stands. */
   readonly plan: FeedPlanInput;
   /** What is wrong with what was typed, by field. */
@@ -73,7 +74,7 @@ export function FeedSheetCard(props: FeedSheetCardProps) {
         tapped={tapped}
         plan={plan}
         problem={problems.oneWayM}
-        byRouteM={props.byRouteM}
+        route={props.route}
         onLength={(oneWayM) => change({ oneWayM })}
       />
       <Choice

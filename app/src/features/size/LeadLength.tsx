@@ -1,6 +1,6 @@
 import type { BodyInput, FeedPlanInput } from '@lucky-thread/contract';
 import { shown } from '@lucky-thread/core/units';
-import type { JobContext, TappedFeed } from '@lucky-thread/work';
+import type { JobContext, JobRoute, TappedFeed } from '@lucky-thread/work';
 import { taughtBody } from '@lucky-thread/work';
 import { useShopCommand } from '../../store/useShopCommand';
 import { ActionButton } from '../../ui/ActionButton';
@@ -18,8 +18,8 @@ export interface LeadLengthProps {
   readonly plan: FeedPlanInput;
   /** What is wrong, in words for people; undefined when nothing is. */
   readonly problem: string | undefined;
-  /** What the route comes to with slack, m; undefined where nobody knows it. */
-  readonly byRouteM: number | undefined;
+  /** Where the leads run, and what each takes with slack; undefined while that is worked out. */
+  readonly route: Pick<JobRoute, 'laid' | 'lengths'> | undefined;
   /** Called with the way along the lead, m; undefined while it can't be read. */
   readonly onLength: (oneWayM: number | undefined) => void;
 }
@@ -29,17 +29,19 @@ const SAME_M = 0.1;
 
 /** How long the lead is: by the route, or by the tape, which teaches the model. */
 export function LeadLength(props: LeadLengthProps) {
-  const { context, tapped, plan, problem, byRouteM } = props;
+  const { context, tapped, plan, problem, route } = props;
   const units = useUnits();
   const [putBody, { said }] = useShopCommand('modelBody');
   const { id } = tapped.feed;
   const { oneWayM } = plan;
+  const byRouteM = route?.lengths.get(id)?.cutM;
   const differs =
     oneWayM !== undefined &&
     byRouteM !== undefined &&
     problem === undefined &&
     Math.abs(oneWayM - byRouteM) > SAME_M;
-  const taught: BodyInput | undefined = differs ? taughtBody(context, id, oneWayM) : undefined;
+  const taught: BodyInput | undefined =
+    differs && route !== undefined ? taughtBody(context.model, route, id, oneWayM) : undefined;
   return (
     <>
       <NumberField

@@ -54,7 +54,6 @@ export function SizeScreen({ context }: { readonly context: JobContext }) {
     return {
       one,
       plan,
-      byRouteM,
       problems,
       size: clean ? feedSizeOf(one, context.settings, plan) : undefined,
     };
@@ -93,11 +92,11 @@ export function SizeScreen({ context }: { readonly context: JobContext }) {
       <NotWorkedOut what="The route" problem={problem} onRetry={retry} />
       <UnitChoice />
       <SideBySide>
-        {sheets.map(({ one, plan, byRouteM, problems, size }) => (
+        {sheets.map(({ one, plan, problems, size }) => (
           <FeedSheetCard
             key={one.feed.id}
             context={context}
-            byRouteM={byRouteM}
+            route={routes?.route}
             rows={rows}
             tapped={one}
             plan={plan}
