@@ -56,6 +56,22 @@ const COMES_IN_SIGHT = `
   ${SIGHT}
   look(patience, () => seen(id), done);`;
 
+/** Goes to a path; where the page was still on its way elsewhere, and ends up there, once more. */
+const GO_AND_STAY = `
+  const [to, done] = arguments;
+  let [stayed, left] = [0, 100];
+  const look = () => {
+    stayed = location.pathname + location.search === to ? stayed + 1 : 0;
+    left -= 1;
+    if (stayed > 3 || left === 0) return done();
+    if (stayed === 0) {
+      history.pushState({}, "", to);
+      dispatchEvent(new PopStateEvent("popstate", { state: {} }));
+    }
+    setTimeout(look, ${LOOK_MS});
+  };
+  look();`;
+
 /** Answers what there is of a test id and what hides it, in words. */
 const AS_IT_STANDS = `
   const all = [...document.querySelectorAll('[data-testid="' + arguments[0] + '"]')];
@@ -171,10 +187,7 @@ export class Visitor {
   async jump(to: string): Promise<void> {
     const here = await this.driver.getCurrentUrl();
     if (!here.startsWith(`${this.base}/`)) return this.go(to);
-    await this.driver.executeScript(
-      'history.pushState({}, "", arguments[0]); dispatchEvent(new PopStateEvent("popstate", { state: {} }))',
-      to,
-    );
+    await this.driver.executeAsyncScript(GO_AND_STAY, to);
   }
 
   /** The element of a test id, once it is there and in sight. */

@@ -1,5 +1,4 @@
-/// <reference path="./munkres.d.ts" />
-import munkres from 'munkres-js';
+import { munkres } from 'munkres';
 import { CAPACITY, WIRE_ROLES } from './roles';
 import type { WireRole } from './roles';
 
@@ -101,8 +100,7 @@ function solve(
   const costs = chances.map((_, wire) =>
     seats.map((seat) => costOf(wire, roleAt(wire, seat)) - seat.bonus),
   );
-  // Munkres wants costs of zero or more; a constant on every row changes no answer.
-  const pairs = munkres(costs.map((row) => row.map((cost) => cost + NEEDED)));
+  const pairs = munkres(costs);
   const roles = chances.map(() => 0);
   let cost = 0;
   for (const [wire, at] of pairs) {

@@ -1,4 +1,0 @@
-declare module 'munkres-js' {
-  /** Pairs of row and column with the least total cost. */
-  export default function munkres(costs: number[][]): [number, number][];
-}
