@@ -1,15 +1,16 @@
-const { transformSync } = require('esbuild');
-const terser = require('metro-minify-terser');
+const { minifySync } = require('@swc/core');
 
-/** From so many characters on a module is a whole library, which takes terser up to a minute. */
-const LIBRARY = 100_000;
-const SHORT = { minify: true, charset: 'ascii', legalComments: 'none', target: 'es2022' };
+/** Metro's wrapper names what a module needs; exports keep their names. */
+const SHORT = {
+  compress: true,
+  mangle: { topLevel: false },
+  module: false,
+  ecma: 2022,
+  format: { asciiOnly: true, comments: false },
+};
 
 /**
- * Shortens a module. esbuild is as short as terser in a hundredth of the time, but names the parameters of Metro's wrapper otherwise in
- * each module: where modules are small and many that would make the first load a twelfth larger on the wire.
+ * Shortens a module as terser would, in a tenth of its time. esbuild is as quick, but names the parameters of Metro's wrapper
+ * otherwise in each module, so that many small ones press worse: the first load would be a twelfth larger.
  */
-module.exports = (module) =>
-  module.code.length < LIBRARY
-    ? terser(module)
-    : { code: transformSync(module.code, SHORT).code, map: module.map };
+module.exports = ({ code, map }) => ({ code: minifySync(code, SHORT).code, map });

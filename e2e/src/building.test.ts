@@ -168,6 +168,7 @@ it('says where to look when a lead shows too little, and counts nothing until it
   await visitor.textIs('drain-note', /Noted on the job/);
   await visitor.touch('go-log');
   await visitor.see('log-memory');
+  await visitor.at(`/jobs/${jobId}/log`);
 });
 
 it('says what was done by a plan that has changed since', async () => {

@@ -39,6 +39,7 @@ async function enterModel(model: string): Promise<void> {
   await visitor.type('panel-text', '10 ACC, 15 CIG');
   await visitor.touch('save-vehicle');
   await visitor.see('new-job-screen');
+  await visitor.at('/jobs/new');
   await visitor.jump('/vehicles');
   await visitor.touch(`model-${model}`);
 }

@@ -42,33 +42,31 @@ export const SIGHT = `
   const said = (element) => words(element).replace(/\\s*\\n\\s*/g, "\\n").trim();
   const look = (patience, find, done) => {
     const end = performance.now() + patience;
-    const again = () => {
+    const again = (waited) => {
       const found = find();
-      if (found !== null || performance.now() > end) return done(found);
-      setTimeout(again, ${LOOK_MS});
+      if (found !== null || performance.now() > end) return done(found, waited);
+      setTimeout(() => again(true), ${LOOK_MS});
     };
-    again();
+    again(false);
   };`;
 
 /** Answers the element of a test id once it is in sight; null where it does not come. */
 const COMES_IN_SIGHT = `
   const [id, patience, done] = arguments;
   ${SIGHT}
-  look(patience, () => seen(id), done);`;
+  look(patience, () => seen(id), (element) => done(element));`;
 
-/** Goes to a path; where the page was still on its way elsewhere, and ends up there, once more. */
-const GO_AND_STAY = `
+/** Goes to a path once the address stands still: the page tells its own way a little after the screen is drawn, and would go back to it. */
+const GO_ON = `
   const [to, done] = arguments;
-  let [stayed, left] = [0, 100];
+  let [before, still] = ["", 0];
   const look = () => {
-    stayed = location.pathname + location.search === to ? stayed + 1 : 0;
-    left -= 1;
-    if (stayed > 3 || left === 0) return done();
-    if (stayed === 0) {
-      history.pushState({}, "", to);
-      dispatchEvent(new PopStateEvent("popstate", { state: {} }));
-    }
-    setTimeout(look, ${LOOK_MS});
+    still = location.href === before ? still + 1 : 0;
+    before = location.href;
+    if (still < 6) return setTimeout(look, ${LOOK_MS});
+    history.pushState({}, "", to);
+    dispatchEvent(new PopStateEvent("popstate", { state: {} }));
+    done();
   };
   look();`;
 
@@ -85,7 +83,8 @@ const AS_IT_STANDS = `
     const { x, y, width, height } = element.getBoundingClientRect();
     return "“" + element.textContent + "” at " + [x, y, width, height].map(Math.round).join(" ") + (hidden.length > 0 ? ", hidden: " + hidden.join(", ") : "");
   });
-  return words.length === 0 ? "; nothing of it is there" : "; there is " + words.join(" and ");`;
+  const where = " at " + location.pathname;
+  return words.length === 0 ? "; nothing of it is there" + where : "; there is " + words.join(" and ") + where;`;
 
 /** Answers what an element of a test id says once that fits a pattern; null where it does not. */
 const COMES_TO_SAY = `
@@ -97,7 +96,7 @@ const COMES_TO_SAY = `
     if (element === null) return null;
     const text = said(element);
     return wanted.test(text) ? text : null;
-  }, done);`;
+  }, (text) => done(text));`;
 
 /**
  * Brings the element of a test id into the middle of the sight, waits until it stays where it is (a second at the most), and
@@ -107,19 +106,18 @@ const COMES_TO_SAY = `
 const WITHIN_REACH = `
   const [id, patience, done] = arguments;
   ${SIGHT}
-  const settle = (element) => {
+  const settle = (element, waited) => {
     if (element === null) return done(null);
     element.scrollIntoView({ block: "center", inline: "center" });
-    let before = "";
-    let left = 60;
+    let [before, stays, left] = ["", 0, 60];
     const still = () => {
       const { x, y, width, height } = element.getBoundingClientRect();
       const now = x + " " + y;
       left -= 1;
-      if (now !== before && left > 0) {
-        before = now;
-        return requestAnimationFrame(still);
-      }
+      stays = now === before ? stays + 1 : 0;
+      before = now;
+      // What has only just come may still be moved by what comes with it.
+      if (stays < (waited ? 6 : 1) && left > 0) return requestAnimationFrame(still);
       const middle = { x: x + width / 2, y: y + height / 2 };
       const met = document.elementFromPoint(middle.x, middle.y);
       if (met === null || !(element === met || element.contains(met))) return done(null);
@@ -187,7 +185,14 @@ export class Visitor {
   async jump(to: string): Promise<void> {
     const here = await this.driver.getCurrentUrl();
     if (!here.startsWith(`${this.base}/`)) return this.go(to);
-    await this.driver.executeAsyncScript(GO_AND_STAY, to);
+    await this.driver.executeAsyncScript(GO_ON, to);
+  }
+
+  /** Waits until the address says so: it follows what is drawn. */
+  async at(path: string): Promise<void> {
+    await this.until(`the address is ${path}`, async () =>
+      (await this.driver.getCurrentUrl()).startsWith(`${this.base}${path}`),
+    );
   }
 
   /** The element of a test id, once it is there and in sight. */
