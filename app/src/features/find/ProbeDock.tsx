@@ -2,49 +2,27 @@ import { memo, useCallback, useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { NextAction } from '@lucky-thread/core/identify';
 import { isTrigger } from '@lucky-thread/core/identify';
-import type { Source, StitchPlace } from '@lucky-thread/core/vehicle';
+import type { Source } from '@lucky-thread/core/vehicle';
 import { stateId } from '@lucky-thread/core/vehicle';
 import type { Probing } from '../../store/probeSlice';
-import { carBroughtTo, clipMoved } from '../../store/probeSlice';
+import { clipMoved } from '../../store/probeSlice';
 import { useAppDispatch } from '../../store/store';
 import { Choice } from '../../ui/Choice';
 import { NotWorkedOut } from '../../ui/States';
 import { useShortcuts } from '../../ui/useShortcuts';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import type { JobContext, SlotFeed } from '@lucky-thread/work';
-import {
-  givesToTheKeysWires,
-  heavyFeeds,
-  jobSourcesOf,
-  slotFeeds,
-  slotsOf,
-  titleOf,
-} from '@lucky-thread/work';
-import { besideHeavy } from './besideHeavy';
-import { HandbookEntry } from './HandbookEntry';
-import type { Arrival, NextDockProps } from './NextDock';
-import { NextDock } from './NextDock';
+import type { JobContext } from '@lucky-thread/work';
+import { jobSourcesOf, titleOf } from '@lucky-thread/work';
+import { NextOfJob } from './NextOfJob';
 import { PairDock } from './PairDock';
 import { ReadingPad } from '../../instruments/ReadingPad';
 import type { MeterTouch } from '../../meter/meter';
-import { useDefer } from './useDefer';
+import type { ProbeDockProps } from './probeDockProps';
 import type { Finding } from '../../work/useFind';
 import { UndoLast, useUndoLast } from './UndoLast';
 import { useFollowPlan } from './useFollowPlan';
 import { useTakeReading } from '../../work/useTakeReading';
-
-/** Props of {@link ProbeDock}. */
-export interface ProbeDockProps {
-  /** The job with its vehicle, device, shop and log. */
-  readonly context: JobContext;
-  /** The readings, what they say, and what to do next. */
-  readonly finding: Finding;
-  /** Every feed has a source and the user goes on. */
-  readonly onFilled: () => void;
-  /** A slot that nobody has entered is in hand; undefined where the car has only the slots that are there. */
-  readonly onInHand?: (() => void) | undefined;
-}
 
 /** A source of the job by its id: a slot of the model, or a wire that the job has laid open. */
 export function useSource(context: JobContext, id: string | undefined): Source | undefined {
@@ -57,51 +35,17 @@ export function useSource(context: JobContext, id: string | undefined): Source |
 
 /** Where to go next, and the pad for the source in hand. */
 export function ProbeDock({ context, finding, onFilled, onInHand }: ProbeDockProps) {
-  const dispatch = useAppDispatch();
   const { probing, advice, thinking } = finding;
   const jobId = context.job.id;
-  const defer = useDefer(context.job);
   const follow = useFollowPlan({ jobId, advice, thinking, probing });
   const source = useSource(context, probing.resumed ? probing.sourceId : undefined);
-  const heavy = useMemo(() => heavyFeeds(context), [context]);
   const pair = pairInHand(advice?.next, probing);
-  const next = useMemo(
-    () => besideHeavy(advice?.next, heavy, slotFeeds(context).length - heavy.length),
-    [advice?.next, heavy, context],
-  );
-  const arrive = useCallback(
-    ({ state, sourceIds: [sourceId], clip = 'ground' }: Arrival) => {
-      dispatch(
-        carBroughtTo({ jobId, state, clip, ...(sourceId === undefined ? {} : { sourceId }) }),
-      );
-      // The plan may name another slot first once the car is there.
-      follow(sourceId);
-    },
-    [dispatch, jobId, follow],
-  );
-  const putOff = useCallback((place: StitchPlace, left: boolean) => defer([place], left), [defer]);
-  const { spare, nameOf, lookUp } = useMemo(() => wordsOf(context), [context]);
   const inHand = probing.sourceId;
   const taken = useCallback(() => follow(inHand), [follow, inHand]);
   return (
     <View style={styles.tight}>
       <NotWorkedOut what="The plan" problem={finding.problem} onRetry={finding.retry} />
-      <NextDock
-        next={next}
-        thinking={thinking}
-        state={probing.state}
-        deferred={probing.cannot}
-        onFilled={onFilled}
-        clip={probing.clip}
-        onArrived={arrive}
-        onDefer={putOff}
-        spare={spare}
-        nameOf={nameOf}
-        found={Object.keys(advice?.filled ?? {}).length}
-        onMore={onInHand}
-        lookUp={lookUp}
-      />
-      <HeavyFeeds heavy={heavy} />
+      <NextOfJob {...{ context, finding, follow, onFilled, onInHand }} />
       {pair !== undefined ? (
         <PairDock
           key={`${pair.plusId} ${pair.minusId}`}
@@ -134,30 +78,6 @@ function pairInHand(
 ): Extract<NextAction, { kind: 'pair' }> | undefined {
   if (next?.kind !== 'pair' || stateId(next.state) !== stateId(state)) return undefined;
   return sourceId === undefined || sourceId === next.plusId ? next : undefined;
-}
-
-/** What the dock says of a job's feeds and slots: the feeds that the device works without, their names, the handbook's words. */
-function wordsOf({ job, model }: JobContext): Pick<NextDockProps, 'spare' | 'nameOf' | 'lookUp'> {
-  const { feeds } = job.device;
-  return {
-    spare: new Set(feeds.filter((one) => one.optional === true).map(({ id }) => id)),
-    nameOf: (id) => feeds.find((one) => one.id === id)?.name ?? id,
-    lookUp: (sourceId) => <LookUp model={model} sourceId={sourceId} />,
-  };
-}
-
-/** The field that the plan asks for, under the sentence that asks for it. */
-function LookUp({
-  model,
-  sourceId,
-}: {
-  readonly model: JobContext['model'];
-  readonly sourceId: string;
-}) {
-  const slot = slotsOf(model).find((one) => one.id === sourceId);
-  return slot === undefined ? null : (
-    <HandbookEntry key={sourceId} model={model} slot={slot} asked />
-  );
 }
 
 function SourcePad(
@@ -261,31 +181,6 @@ const CLIPS: readonly { readonly value: Probing['clip']; readonly label: string 
   { value: 'ground', label: 'Bare metal' },
   { value: 'constant', label: 'Plus' },
 ];
-
-/** Feeds that no panel is searched for. */
-const HeavyFeeds = memo(function HeavyFeeds({ heavy }: { readonly heavy: readonly SlotFeed[] }) {
-  const named = (which: readonly SlotFeed[]): string =>
-    which.map(({ name, currentA }) => `${name}, ${currentA} A`).join('; ');
-  const given = heavy.filter(givesToTheKeysWires);
-  const drawn = heavy.filter((one) => !givesToTheKeysWires(one));
-  if (heavy.length === 0) return null;
-  return (
-    <Words kind="small" testID="heavy-feeds">
-      {[
-        ...(drawn.length === 0
-          ? []
-          : [
-              `${named(drawn)}: more than any slot here carries. From the battery through its own fuse and a relay; a slot gives the trigger at most.`,
-            ]),
-        ...(given.length === 0
-          ? []
-          : [
-              `${named(given)}: goes to the wire behind the key, never to a slot. Lay the plug under the column open to look for it.`,
-            ]),
-      ].join(' ')}
-    </Words>
-  );
-});
 
 const styles = StyleSheet.create({
   fill: { flex: 1, minHeight: 0 },
