@@ -3,7 +3,7 @@ import { act, renderHook } from '@testing-library/react-native';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { stateAt } from '@lucky-thread/core/vehicle';
-import { slotTouched } from '../store/probeSlice';
+import { carChanged, slotTouched } from '../store/probeSlice';
 import { makeStore } from '../store/store';
 import type { ReadingRow } from './jobReadings';
 import { useFind } from './useFind';
@@ -16,7 +16,13 @@ jest.mock('./jobReadings', () => ({
 }));
 // What the plan makes of it is another matter: it never answers here.
 jest.mock('../workers/planner', () => ({ askPlanner: () => new Promise(() => undefined) }));
-jest.mock('@lucky-thread/work', () => ({ findSessionOf: () => ({}) }));
+const mockAsked: object[] = [];
+jest.mock('@lucky-thread/work', () => ({
+  findSessionOf: (of: object) => {
+    mockAsked.push(of);
+    return {};
+  },
+}));
 
 const CONTEXT = { job: { id: 'job', deferred: ['crank'] } } as unknown as JobContext;
 
@@ -36,4 +42,19 @@ it('keeps a slot that is touched before the readings are there, and stands where
     ...{ sourceId: 'dash/F5', state: stateAt('run') },
     ...{ cannot: ['crank'], resumed: true },
   });
+});
+
+it('puts no session together anew for a reading that is only being saved', () => {
+  mockReadings = { rows: [{ state: stateAt('run'), saved: 'sending' }], loaded: true };
+  const store = makeStore();
+  const wrapper = ({ children }: { readonly children: ReactNode }) => (
+    <Provider store={store}>{children}</Provider>
+  );
+  const { rerender } = renderHook(() => useFind(CONTEXT), { wrapper });
+  const asked = mockAsked.length;
+  mockReadings = { rows: [{ state: stateAt('run'), saved: 'saved' }], loaded: true };
+  rerender({});
+  expect(mockAsked).toHaveLength(asked);
+  act(() => void store.dispatch(carChanged({ jobId: 'job', change: { kind: 'key', to: 'acc' } })));
+  expect(mockAsked.length).toBeGreaterThan(asked);
 });

@@ -30,7 +30,7 @@ const MIGRATIONS = fileURLToPath(new URL('../../drizzle', import.meta.url));
  * answer names what it was; each lies below the app's own patience.
  */
 const PATIENCE = {
-  connectMs: 3000,
+  connectMs: 5000,
   lockMs: 2000,
   statementMs: 4000,
   idleInTransactionMs: 8000,

@@ -9,6 +9,7 @@ import {
   paperOf,
   routeOf,
 } from '@lucky-thread/work';
+import { setImmediate as nextTurn } from 'node:timers/promises';
 import type { Request } from 'express';
 import { Router } from 'express';
 import { actorOf } from '../auth/session';
@@ -33,6 +34,7 @@ export function paperRoutes(db: Database): Router {
     const readings = await countingReadings(db, jobId);
     const record = `${request.protocol}://${request.headers.host ?? ''}/jobs/${jobId}`;
     const diagram = kind === 'job' ? await drawn(context, readings, units) : undefined;
+    await nextTurn();
     const paper = paperOf(kind, { context, readings, units, diagram, record });
     response
       .type('application/pdf')
@@ -67,6 +69,7 @@ async function drawn(
 ): Promise<string> {
   // Laying out lines takes a large library: whoever asks for no drawing need not wait for it at the start.
   const { layoutDiagram, netlistOf } = await import('@lucky-thread/core/build/diagram');
+  await nextTurn();
   const device = { name: context.job.device.name, mount: routeOf(context).mount.name };
   const diagram = await layoutDiagram(netlistOf(device, diagramLeadsOf(context, readings, units)));
   // The condensed face that its boxes were measured for, by the name that the paper knows it by.

@@ -1,8 +1,9 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react-native';
 import { advise } from '@lucky-thread/core/identify';
-import type { NextAction, Reading } from '@lucky-thread/core/identify';
+import type { NextAction, Reading, Verdict } from '@lucky-thread/core/identify';
 import type { Panel, Slot } from '@lucky-thread/core/vehicle';
 import { PARKED, stateAt } from '@lucky-thread/core/vehicle';
+import { useState } from 'react';
 import { Words } from '../../ui/Words';
 import { renderInApp } from '../../testing/render';
 import { FusePanel } from '../../panel/FusePanel';
@@ -380,6 +381,23 @@ describe('VerdictCard', () => {
     expect(
       screen.getByText(/asleep: would tell it from constant|asleep: would tell it from timed/),
     ).toBeTruthy();
+  });
+  it('does not tell why of the next source before that is asked', () => {
+    const [first, second] = adviceFor([OFF]).verdicts;
+    if (first === undefined || second === undefined) throw new Error('no verdicts');
+    let turnTo: (one: Verdict) => void = () => undefined;
+    const Host = () => {
+      const [of, setOf] = useState<Verdict>(first);
+      turnTo = setOf;
+      return <VerdictCard title="" verdict={of} readings={[]} />;
+    };
+    renderInApp(<Host />);
+    fireEvent.press(screen.getByTestId('why'));
+    expect(screen.getByTestId('why-lines')).toBeTruthy();
+    act(() => turnTo(second));
+    expect(screen.queryByTestId('why-lines')).toBeNull();
+    fireEvent.press(screen.getByTestId('why'));
+    expect(screen.getByTestId('why-lines')).toBeTruthy();
   });
   it('shows what the log says', () => {
     show('In the log: accessory.');

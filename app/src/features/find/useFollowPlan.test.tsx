@@ -63,6 +63,14 @@ describe('useFollowPlan', () => {
     expect(sourceId()).toBe('F1');
   });
 
+  it('is the same function whatever is in hand', () => {
+    const { result, rerender, arrive } = following(atRun('F2', 'F1'));
+    const first = result.current;
+    arrive();
+    rerender({ advice: atRun('F1'), thinking: false });
+    expect(result.current).toBe(first);
+  });
+
   it('waits for the answer that belongs to the new state', () => {
     const { rerender, sourceId, arrive } = following(atRun('F2', 'F1'));
     arrive();
