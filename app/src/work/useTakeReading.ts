@@ -1,6 +1,6 @@
 import type { Glow } from '@lucky-thread/core/identify';
 import type { VehicleState } from '@lucky-thread/core/vehicle';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { keypadMeter, lampMeter } from '../meter/handMeters';
 import type { Meter, MeterTouch } from '../meter/meter';
 import type { MeterLink } from '../meter/networkMeter';
@@ -38,14 +38,18 @@ export function useTakeReading(at: TakeAt): ReadingTaker {
   const dispatch = useAppDispatch();
   const [problem, setProblem] = useState<string>();
   const [busy, setBusy] = useState(false);
+  const underWay = useRef(false);
   const network = useNetworkMeter(at.jobId);
   const { jobId, sourceId, contact, state, clipId, otherId, measure } = at;
 
   const take = useCallback(
     async <Entry>(meter: Meter<Entry>, entry: Entry): Promise<boolean> => {
+      // A thumb that bounces presses again before the button is drawn as busy.
+      if (underWay.current) return false;
+      underWay.current = true;
       setBusy(true);
       const touch = { sourceId, contact, state, clipId, otherId, measure };
-      const answer = await meter.read(touch, entry);
+      const answer = await meter.read(touch, entry).finally(() => (underWay.current = false));
       setBusy(false);
       if (!answer.ok) {
         setProblem(answer.problem);
