@@ -1,18 +1,23 @@
 /** Core and contract run as plain logic, the app with Expo's preset, the server in plain Node. */
 const patience = ['<rootDir>/../scripts/lib/jestPatience.cjs'];
 const serverTransform = { '^.+\\.tsx?$': '<rootDir>/../scripts/lib/jestEsbuild.cjs' };
-const ownObject = { '/drizzle-orm/.+\\.c?js$': '<rootDir>/../scripts/lib/jestOwnObject.cjs' };
 /** Babel is for what only it can read: the contract's decorators, and the typed source that React Native and Expo ship. */
 const withoutDecorators = {
   '/(core|work|app)/src/.+\\.tsx?$': '<rootDir>/../scripts/lib/jestSucrase.cjs',
   '/node_modules/(?!react-native/|@react-native/|@lucky|expo).+\\.[jt]sx?$':
     '<rootDir>/../scripts/lib/jestSucrase.cjs',
 };
+/** What a sandbox looks up slowly, and loops ask for at every turn: each module gets it as a variable of its own. */
+const sandboxInjectedGlobals = [
+  ...['Array', 'Boolean', 'Error', 'Infinity', 'JSON', 'Map', 'Math', 'Number', 'Object', 'Set'],
+  ...['String', 'TypeError', 'WeakMap'],
+];
 module.exports = {
   projects: [
     {
       displayName: 'core',
       rootDir: 'core',
+      sandboxInjectedGlobals,
       preset: 'jest-expo/node',
       transform: withoutDecorators,
       // Modules of the language’s own kind, which the preset leaves as they are.
@@ -31,6 +36,7 @@ module.exports = {
     {
       displayName: 'work',
       rootDir: 'work',
+      sandboxInjectedGlobals,
       preset: 'jest-expo/node',
       transform: withoutDecorators,
       setupFilesAfterEnv: patience,
@@ -53,8 +59,9 @@ module.exports = {
       displayName: 'server',
       rootDir: 'server',
       testEnvironment: 'node',
-      transform: { ...serverTransform, ...ownObject },
-      transformIgnorePatterns: ['node_modules/(?!(uuid|@lucky-thread|drizzle-orm)/)'],
+      transform: serverTransform,
+      sandboxInjectedGlobals,
+      transformIgnorePatterns: ['node_modules/(?!(uuid|@lucky-thread)/)'],
       setupFiles: ['<rootDir>/src/testing/setup.ts'],
       setupFilesAfterEnv: patience,
     },

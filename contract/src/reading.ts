@@ -23,12 +23,18 @@ export type InstrumentName = (typeof INSTRUMENTS)[number];
 const METERS: readonly InstrumentName[] = ['meter', 'simulatedMeter'];
 const LAMPS: readonly InstrumentName[] = ['lamp', 'led'];
 
+/** What else the reading says that a field is part of. */
+function partsOf(at: ValidationArguments | undefined): Partial<ReadingRequest> {
+  return at?.object ?? {};
+}
+
 /** The field belongs to some instruments: with another one it must be left out. */
 function OnlyWith(instruments: readonly InstrumentName[]): PropertyDecorator {
   return ValidateBy({
     name: 'onlyWith',
     validator: {
-      validate: (_value, at) => instruments.includes((at?.object as ReadingRequest).instrument),
+      validate: (_value, at) =>
+        instruments.some((instrument) => instrument === partsOf(at).instrument),
       defaultMessage: () => `belongs to another instrument (${instruments.join(', ')})`,
     },
   });
@@ -52,7 +58,7 @@ function With(
 
 /** The highest digits are not below the lowest. */
 function NotBelow(field: 'volts'): PropertyDecorator {
-  const lowest = (at?: ValidationArguments): unknown => (at?.object as ReadingRequest)[field];
+  const lowest = (at?: ValidationArguments): unknown => partsOf(at)[field];
   return ValidateBy({
     name: 'notBelow',
     validator: {

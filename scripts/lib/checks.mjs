@@ -2,9 +2,6 @@ import path from 'node:path';
 import { say } from './console.mjs';
 import { ROOT, bin, run } from './run.mjs';
 
-/** Where tools keep what they know of files that have not changed. */
-const CACHE = 'node_modules/.cache';
-
 async function check(name, args) {
   const { code, output } = await run(process.execPath, args, { quiet: true });
   say(`${name}: ${code === 0 ? 'holds' : 'fails'}`);
@@ -12,31 +9,14 @@ async function check(name, args) {
   return { name, ok: code === 0 };
 }
 
-/** A file that has not changed is not looked at again. */
-function remembered(name) {
-  return ['--cache', '--cache-strategy', 'content', '--cache-location', `${CACHE}/${name}`];
-}
-
 /** Whether every file is formatted. */
 export function checkFormat() {
-  return check('Format', [
-    bin('prettier', 'bin/prettier.cjs'),
-    '--log-level=warn',
-    ...remembered('prettier-files'),
-    '--check',
-    '.',
-  ]);
+  return check('Format', [bin('oxfmt', 'bin/oxfmt'), '--check']);
 }
 
 /** Whether the linter, with the rule for the direction of imports, is content. It looks at each file by itself: no rule that follows imports is on. */
 export function checkLint() {
-  return check('Lint', [
-    bin('eslint', 'bin/eslint.js'),
-    ...remembered('eslint-files'),
-    '.',
-    '--max-warnings',
-    '0',
-  ]);
+  return check('Lint', [bin('oxlint', 'bin/oxlint'), '-c', path.join(ROOT, 'oxlint.config.mjs')]);
 }
 
 /** Whether the house stands without circles; its figures are printed. A process of its own, since it needs packages that may not be there yet. */
@@ -49,7 +29,7 @@ export async function checkStructure() {
 
 /**
  * Whether the types of every package hold: one build, in which a package sees of another what it exports. The compiler that is a
- * program of its own does it in a quarter of the time; the linter and the editor want the one before it, which is a library.
+ * program of its own does it in a quarter of the time; the look at the structure and the editor want the one before it, which is a library.
  */
 export function checkTypes() {
   return check('Types', [bin('typescript-native', 'bin/tsc'), '--build']);

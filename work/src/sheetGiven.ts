@@ -49,7 +49,9 @@ export function sheetGivenOf(
 function joinedAt(
   source: Source,
 ):
-  { readonly slot: Slot & { readonly ratingA: number } } | { readonly wire: Joinable } | undefined {
+  | { readonly slot: Slot & { readonly ratingA: number } }
+  | { readonly wire: Joinable }
+  | undefined {
   if (isJoinable(source)) return { wire: source };
   if (source.kind !== 'slot' || source.ratingA === undefined) return undefined;
   return { slot: { ...source, ratingA: source.ratingA } };

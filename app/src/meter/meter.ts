@@ -19,7 +19,8 @@ export interface MeterTouch {
 
 /** What a meter answered: something seen, or why not. Nothing is lost when it does not answer. */
 export type MeterAnswer =
-  { readonly ok: true; readonly taken: Taken } | { readonly ok: false; readonly problem: string };
+  | { readonly ok: true; readonly taken: Taken }
+  | { readonly ok: false; readonly problem: string };
 
 /**
  * One way of getting a reading. The keypad and the lamp buttons take what the installer enters; a networked meter

@@ -7,6 +7,7 @@ import { Field } from '../ui/Field';
 import { SPACE } from '../ui/tokens';
 import { Words } from '../ui/Words';
 import { dayWords, daysFrom } from '../ui/days';
+import { useToday } from '../ui/useToday';
 
 /** Days that are offered by a touch. */
 const OFFERED = 7;
@@ -20,7 +21,7 @@ export function JobDay(props: {
   const { day } = props.job;
   const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState('');
-  const [today] = useState(() => new Date());
+  const today = useToday();
   const offered = daysFrom(today, OFFERED);
   const choose = (chosen: string | null): void => {
     setOpen(false);

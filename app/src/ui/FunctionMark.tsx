@@ -9,7 +9,15 @@ import { Words } from './Words';
 
 /** How the swatch of each function is filled, so that no two differ by colour alone. */
 type Fill =
-  'solid' | 'dashes' | 'slant' | 'slantDots' | 'bars' | 'grid' | 'dots' | 'levels' | 'empty';
+  | 'solid'
+  | 'dashes'
+  | 'slant'
+  | 'slantDots'
+  | 'bars'
+  | 'grid'
+  | 'dots'
+  | 'levels'
+  | 'empty';
 /** Functions of wires have their own little drawing, repeated over the swatch (a path in a square of 6). */
 const DRAWN: Partial<Record<CircuitFunction, string>> = {
   ground: 'M0 5H6 M1.5 2.5H4.5',

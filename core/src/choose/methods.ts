@@ -17,7 +17,13 @@ export type JoinMethod = (typeof JOIN_METHODS)[number];
 
 /** Where a lead is joined to. */
 export type JoinPlace =
-  'slot' | 'wire' | 'connector' | 'stud' | 'relaySocket' | 'mirror' | 'socket';
+  | 'slot'
+  | 'wire'
+  | 'connector'
+  | 'stud'
+  | 'relaySocket'
+  | 'mirror'
+  | 'socket';
 
 /** What a join leaves behind: nothing, a wire that is whole again when it is undone, or a cut. */
 export type Trace = 'none' | 'mended' | 'cut';

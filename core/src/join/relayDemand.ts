@@ -43,7 +43,15 @@ export interface RelayInputs {
 
 /** What comes of it: where an output stands, whether a line is whole, which way a motor turns. */
 export type RelayOutcome =
-  'plus' | 'ground' | 'open' | 'through' | 'cut' | 'forward' | 'backward' | 'still' | 'in between';
+  | 'plus'
+  | 'ground'
+  | 'open'
+  | 'through'
+  | 'cut'
+  | 'forward'
+  | 'backward'
+  | 'still'
+  | 'in between';
 
 /** Whether the triggers that must be on are on. */
 function isTriggered(

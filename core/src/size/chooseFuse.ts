@@ -16,7 +16,8 @@ const LEAST_A = 2;
 
 /** A fuse rating, or why none fits. */
 export type FuseChoice =
-  { readonly ok: true; readonly fuseA: number; readonly holderA: number } | Refusal;
+  | { readonly ok: true; readonly fuseA: number; readonly holderA: number }
+  | Refusal;
 
 const FROM_BATTERY =
   'Feed it from the battery through its own fuse and a relay, with this slot as the trigger.';

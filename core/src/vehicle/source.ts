@@ -80,7 +80,12 @@ export interface GroundSource extends Named {
 
 /** Anything in a vehicle that could feed a device or that can be read. */
 export type Source =
-  SlotSource | CavitySource | WireSource | RelayTerminalSource | StudSource | GroundSource;
+  | SlotSource
+  | CavitySource
+  | WireSource
+  | RelayTerminalSource
+  | StudSource
+  | GroundSource;
 
 /** A source that is a conductor one can splice into. */
 export type Conductor = CavitySource | WireSource;

@@ -89,7 +89,8 @@ async function keepSeen(
     readonly seen: SlotSeen;
     readonly request: SeeSlotRequest;
     readonly before:
-      { readonly legend: string | null; readonly ratingA: number | null } | undefined;
+      | { readonly legend: string | null; readonly ratingA: number | null }
+      | undefined;
   },
 ): Promise<void> {
   const { jobId, seen, request, before } = given;

@@ -7,6 +7,7 @@ import { usePalette } from '../../ui/ThemeProvider';
 import { SPACE } from '../../ui/tokens';
 import { dayWords } from '../../ui/days';
 import { Words } from '../../ui/Words';
+import { useToday } from '../../ui/useToday';
 import { knotsOf, nextActionOf } from '../../work/phases';
 
 /** Props of {@link JobRow}. */
@@ -22,6 +23,7 @@ export interface JobRowProps {
 /** A job in the list: which car, which device, its thread, what is next. */
 export function JobRow({ job, chosen, onOpen }: JobRowProps) {
   const palette = usePalette();
+  const today = useToday();
   return (
     <View role="listitem">
       <TouchableRipple
@@ -40,7 +42,7 @@ export function JobRow({ job, chosen, onOpen }: JobRowProps) {
           <Words soft>
             {job.day === null || job.done
               ? job.deviceName
-              : `${job.deviceName} · for ${dayWords(job.day, new Date())}`}
+              : `${job.deviceName} · for ${dayWords(job.day, today)}`}
           </Words>
           {job.deferred.length > 0 && (
             <Words kind="small" testID="job-reminder">

@@ -15,12 +15,13 @@ import { Empty, Failed, Loading } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
 import { TickRow } from '../../ui/TickRow';
 import { Words } from '../../ui/Words';
+import { useToday } from '../../ui/useToday';
 
 /** What is loaded into the van for a day: the parts and tools of the jobs that are chosen, summed. */
 export function PickListScreen() {
   const router = useRouter();
   const jobs = useJobsInfiniteQuery({ view: 'open' }, { refetchOnMountOrArgChange: true });
-  const [today] = useState(() => new Date());
+  const today = useToday();
   const [picked, setPicked] = useState<string>();
   /** Jobs that were ticked against how they begin. */
   const [turned, setTurned] = useState<readonly string[]>([]);

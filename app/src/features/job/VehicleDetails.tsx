@@ -9,6 +9,7 @@ import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
 import type { JobDraft } from './newJob';
 import { problemAt } from '../../ui/problemAt';
+import { useToday } from '../../ui/useToday';
 import { VinPhoto } from './VinPhoto';
 
 /** Props of {@link VehicleDetails}. */
@@ -30,7 +31,7 @@ export function VehicleDetails({ model, draft, problems, onDraft }: VehicleDetai
     { yearFrom: model.yearFrom, yearTo: model.yearTo, trims: [], markets: [] },
     { year, trim: draft.trim, market: draft.market },
   );
-  const nowYear = new Date().getFullYear();
+  const nowYear = useToday().getFullYear();
   const vin = draft.vin.trim() === '' ? undefined : decodeVin(draft.vin, { nowYear });
   const typeVin = (text: string): void => {
     const decoded = decodeVin(text, { nowYear });

@@ -27,7 +27,8 @@ jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: mockNavigate }) 
 jest.mock('../../ui/saveText', () => ({ saveText: (...of: unknown[]) => mockSaved(...of) }));
 // The browser's own file dialog: here it hands over what the test puts in.
 let mockChoose:
-  ((file: { name: string; text: () => Promise<string> }) => Promise<void>) | undefined;
+  | ((file: { name: string; text: () => Promise<string> }) => Promise<void>)
+  | undefined;
 jest.mock('../../ui/FilePicker', () => ({
   FilePicker: ({ onFile }: { onFile: typeof mockChoose }) => {
     mockChoose = onFile;

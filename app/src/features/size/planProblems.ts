@@ -4,7 +4,13 @@ import { fieldProblem } from '../../sizing/fieldProblem';
 
 /** Numbers of a plan that can be typed wrong. */
 export type PlanField =
-  'oneWayM' | 'returnM' | 'ambientC' | 'bundle' | 'spareA' | 'originalA' | 'sharedA';
+  | 'oneWayM'
+  | 'returnM'
+  | 'ambientC'
+  | 'bundle'
+  | 'spareA'
+  | 'originalA'
+  | 'sharedA';
 
 /** What is wrong with a plan's numbers, by field; empty when nothing is. */
 export function planProblems(

@@ -99,7 +99,8 @@ export function withShopCommands<Thing extends keyof ShownThings>(
 ): ShownThings[Thing] {
   return commands.reduce((so, command) => {
     const apply = kindOf(command).apply?.[thing] as
-      ((shown: ShownThings[Thing], body: never, made: MadeBy) => ShownThings[Thing]) | undefined;
+      | ((shown: ShownThings[Thing], body: never, made: MadeBy) => ShownThings[Thing])
+      | undefined;
     return apply?.(so, bodyOf(command), { by, at: command.at }) ?? so;
   }, shown);
 }

@@ -17,7 +17,14 @@ export interface HarnessWire extends CutWire {
 
 /** What the installer can't or won't do now. */
 export type HarnessLimit =
-  'acc' | 'run' | 'lamps' | 'pop' | 'parkingBrake' | 'meter' | 'ohmmeter' | 'lamp';
+  | 'acc'
+  | 'run'
+  | 'lamps'
+  | 'pop'
+  | 'parkingBrake'
+  | 'meter'
+  | 'ohmmeter'
+  | 'lamp';
 
 /**
  * Whether a test lamp is in hand instead of a meter: said so, or seen by what was read. A lamp tells live from dead and
