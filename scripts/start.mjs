@@ -10,6 +10,7 @@ import { keepRunning } from './lib/keepRunning.mjs';
 import { isFree, portProblem } from './lib/ports.mjs';
 import { ensurePostgres, startCluster } from './lib/postgres.mjs';
 import { startServer } from './lib/server.mjs';
+import { together } from './lib/together.mjs';
 import { WEB_FOLDER, ensureWebBuild } from './lib/webBuild.mjs';
 
 const DEFAULT_PORT = 4180;
@@ -40,8 +41,7 @@ main(async () => {
       throw new Stop(
         `port ${port} is taken: close what uses it, or choose another with PORT=4280 npm start`,
       );
-    await ensureNpmPackages();
-    await ensurePostgres();
+    await together(ensureNpmPackages(), ensurePostgres());
     await ensureWebBuild();
     if (stopping) return;
     say('Starting the database');
@@ -64,7 +64,8 @@ main(async () => {
           PORT: String(port),
           SESSION_SECRET: sessionSecret(folder),
           WEB_FOLDER,
-          DEMO: empty ? '0' : 'week',
+          // A quicker start than with a year of work in it: DEMO=1.
+          DEMO: empty ? '0' : (process.env.DEMO ?? 'week'),
           NODE_ENV: 'production',
         },
       }),

@@ -4,8 +4,10 @@ import { ensureChromium } from './lib/chromium.mjs';
 import { Stop, main, say } from './lib/console.mjs';
 import { jest } from './lib/jest.mjs';
 import { ensureNpmPackages } from './lib/packages.mjs';
+import { ensurePostgres } from './lib/postgres.mjs';
 import { SERVER_FILE, ensureServerBuild } from './lib/serverBuild.mjs';
 import { filledCluster } from './lib/throwAway.mjs';
+import { together } from './lib/together.mjs';
 import { WEB_FOLDER, ensureWebBuild } from './lib/webBuild.mjs';
 import { ensureXmlTools } from './lib/xmlTools.mjs';
 
@@ -43,7 +45,7 @@ main(async () => {
   };
   process.on('SIGINT', () => void stop().then(() => process.exit(130)));
   try {
-    await ensureNpmPackages();
+    await together(ensureNpmPackages(), ensurePrograms(parts));
     const first = parts.includes('checks') ? run.checks() : [];
     const [checked] = await Promise.all([first, makeReady(parts, database)]);
     results.push(...checked);
@@ -59,13 +61,22 @@ main(async () => {
   console.log(`${results.length - failed.length} passed, ${failed.length} failed`);
 });
 
-/** Makes ready what the parts need. The linter keeps one core busy for a minute: this goes on beside it. */
+/** Whether one of some parts is asked for. */
+function asks(parts, ...some) {
+  return some.some((part) => parts.includes(part));
+}
+
+/** Debian's programs that the parts need: installed while the packages are. */
+async function ensurePrograms(parts) {
+  if (asks(parts, 'server', 'browser', 'chaos')) await ensurePostgres();
+  if (asks(parts, 'unit')) await ensureXmlTools();
+  if (asks(parts, 'browser')) await ensureChromium();
+}
+
+/** Makes ready what the parts need beside that. */
 async function makeReady(parts, database) {
-  const wants = (...some) => some.some((part) => parts.includes(part));
-  if (wants('unit')) await ensureXmlTools();
-  if (wants('browser')) await ensureChromium();
-  if (wants('browser', 'chaos')) await ensureWebBuild();
-  if (wants('server', 'browser')) await database();
+  if (asks(parts, 'browser', 'chaos')) await ensureWebBuild();
+  if (asks(parts, 'server', 'browser')) await database();
 }
 
 /** The parts and patterns asked for; a pattern alone looks through all tests. */

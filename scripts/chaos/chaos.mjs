@@ -32,7 +32,7 @@ export async function runChaos({ rounds, writers: count, targets = TARGETS }) {
   chmodSync(folder, 0o755);
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
-  const env = { ...process.env, LUCKY_THREAD_DATA: folder, PORT: String(port) };
+  const env = { ...process.env, LUCKY_THREAD_DATA: folder, PORT: String(port), DEMO: '1' };
   let start = startCommand(env);
   const results = [];
   try {

@@ -11,16 +11,37 @@ const NOW = new Date('2026-05-06T15:00:00.000Z');
 let server: TestServer;
 let visitor: Visitor;
 let database: OpenDatabase;
+/** How a first try ended, and what it left. */
+let brokenOff: { readonly ended: string; readonly jobs: number };
 beforeAll(async () => {
   server = await startTestServer();
   database = openDatabase(server.databaseUrl);
   visitor = await server.visitor();
+  const broken = liveWeek(database.db, NOW).then(
+    () => 'done',
+    () => 'broken off',
+  );
+  await cutOff();
+  brokenOff = { ended: await broken, jobs: await count('select count(*) n from jobs') };
   await liveWeek(database.db, NOW);
 }, 120_000);
 afterAll(async () => {
   await database.close();
   await server.stop();
 });
+
+/** Cuts the connection over which the work is done, as soon as a job has its first readings. */
+async function cutOff(): Promise<void> {
+  const deadline = Date.now() + 60_000;
+  while (Date.now() < deadline) {
+    const cut = await count(
+      `select count(pg_terminate_backend(pid)) n from pg_stat_activity
+       where datname = current_database() and pid <> pg_backend_pid() and query like '%insert into "readings"%'`,
+    );
+    if (cut > 0) return;
+  }
+  throw new Error('no reading was ever written');
+}
 
 async function count(statement: string): Promise<number> {
   const client = new pg.Client({ connectionString: server.databaseUrl });
@@ -70,6 +91,10 @@ it('has two revisions of one model that differ in what feeds a slot', async () =
   const [first, second] = [await functionOf('I'), await functionOf('II')];
   expect(first).toContain('dash/F2 accessory');
   expect(second).not.toContain('dash/F2 accessory');
+});
+
+it('is there as a whole or not at all: what was broken off left nothing, and was done anew', () => {
+  expect(brokenOff).toEqual({ ended: 'broken off', jobs: 0 });
 });
 
 it('is written once: a shop that works keeps its own', async () => {

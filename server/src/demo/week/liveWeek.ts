@@ -28,17 +28,22 @@ import { FLEET } from './fleet';
 import type { WeekJob } from './jobsOfTheWeek';
 import { WEEK } from './jobsOfTheWeek';
 
-/** Fills the demo shop with a fleet and a year of work, through the services that users use; once, on an empty shop. */
-export async function liveWeek(db: Database, now: Date): Promise<void> {
-  const [shop] = await db.select({ id: shops.id }).from(shops).limit(1);
-  const [job] = await db.select({ id: jobs.id }).from(jobs).limit(1);
-  if (shop === undefined || job !== undefined) return;
-  const actors = await actorsOf(db, shop.id);
-  await addFleet(db, shop.id);
-  for (const [at, entry] of WEEK.entries()) {
-    const actor = actors.get(entry.by);
-    if (actor !== undefined) await doJob(db, actor, entry, { random: seededRandom(at + 1), now });
-  }
+/**
+ * Fills the demo shop with a fleet and a year of work, through the services that users use; once, on an empty shop. All of it is
+ * there or nothing: whoever ends it half-way has it done at the next start.
+ */
+export async function liveWeek(database: Database, now: Date): Promise<void> {
+  await database.transaction(async (db) => {
+    const [shop] = await db.select({ id: shops.id }).from(shops).limit(1);
+    const [job] = await db.select({ id: jobs.id }).from(jobs).limit(1);
+    if (shop === undefined || job !== undefined) return;
+    const actors = await actorsOf(db, shop.id);
+    await addFleet(db, shop.id);
+    for (const [at, entry] of WEEK.entries()) {
+      const actor = actors.get(entry.by);
+      if (actor !== undefined) await doJob(db, actor, entry, { random: seededRandom(at + 1), now });
+    }
+  });
 }
 
 /** The demo's own people, and two vans that nobody signs in as. */
