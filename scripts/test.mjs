@@ -5,7 +5,7 @@ import { Stop, main, say } from './lib/console.mjs';
 import { jest } from './lib/jest.mjs';
 import { ensureNpmPackages } from './lib/packages.mjs';
 import { ensurePostgres } from './lib/postgres.mjs';
-import { SERVER_FILE, ensureServerBuild } from './lib/serverBuild.mjs';
+import { PAPER_WORKER_FILE, SERVER_FILE, ensureServerBuild } from './lib/serverBuild.mjs';
 import { filledCluster } from './lib/throwAway.mjs';
 import { together } from './lib/together.mjs';
 import { WEB_FOLDER, ensureWebBuild } from './lib/webBuild.mjs';
@@ -28,7 +28,7 @@ main(async () => {
     cluster ??= await filledCluster();
     const { url, template } = cluster;
     const tests = { TEST_DATABASE_URL: url, TEST_DATABASE_TEMPLATE: template };
-    return { ...process.env, ...tests, WEB_FOLDER, SERVER_FILE };
+    return { ...process.env, ...tests, WEB_FOLDER, SERVER_FILE, PAPER_WORKER_FILE };
   };
   const run = {
     checks: async () => Promise.all([checkLint(), checkTypes(), checkFormat(), checkStructure()]),

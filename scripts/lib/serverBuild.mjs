@@ -8,6 +8,8 @@ import { hashOf } from './sourceHash.mjs';
 const FOLDER = path.join(ROOT, 'server', 'dist', 'node');
 /** The built server. */
 export const SERVER_FILE = path.join(FOLDER, 'main.mjs');
+/** What its thread of papers does. */
+export const PAPER_WORKER_FILE = path.join(FOLDER, 'papers', 'paperWorker.mjs');
 const MARK = path.join(FOLDER, '.sources-hash');
 const SOURCES = [
   'server/src',
@@ -31,22 +33,9 @@ export async function ensureServerBuild() {
     if (current()) return;
     // The start command reads this file before it has installed the packages.
     const { build } = await import('esbuild');
-    await build({
-      entryPoints: [path.join(ROOT, 'server/src/main.ts')],
-      outdir: FOLDER,
-      outExtension: { '.js': '.mjs' },
-      tsconfig: path.join(ROOT, 'server/tsconfig.json'),
-      ...{ bundle: true, splitting: true, platform: 'node', format: 'esm', target: 'node20' },
-      sourcemap: true,
-      // Packages of the older kind ask for Node's own modules this way.
-      banner: {
-        js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
-      },
-      // They read files that lie beside them; and a faster client that is not installed, for which the usual one is taken.
-      external: ['pdfmake', 'connect-pg-simple', 'pg-native'],
-      plugins: [withoutPhones],
-      logLevel: 'error',
-    });
+    // Each by itself: files that both shared would be loaded in another order than their packages count on.
+    for (const entry of ['main.ts', 'papers/paperWorker.ts'])
+      await build({ ...OPTIONS, entryPoints: [path.join(ROOT, 'server/src', entry)] });
     writeFileSync(MARK, wanted);
   });
 }
@@ -63,4 +52,21 @@ const withoutPhones = {
       contents: 'export default {}',
     }));
   },
+};
+
+const OPTIONS = {
+  outdir: FOLDER,
+  outbase: path.join(ROOT, 'server/src'),
+  outExtension: { '.js': '.mjs' },
+  tsconfig: path.join(ROOT, 'server/tsconfig.json'),
+  ...{ bundle: true, splitting: true, platform: 'node', format: 'esm', target: 'node20' },
+  sourcemap: true,
+  // Packages of the older kind ask for Node's own modules this way.
+  banner: {
+    js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
+  },
+  // They read files that lie beside them; and a faster client that is not installed, for which the usual one is taken.
+  external: ['pdfmake', 'piscina', 'connect-pg-simple', 'pg-native'],
+  plugins: [withoutPhones],
+  logLevel: 'error',
 };

@@ -16,6 +16,7 @@ import { isLoopbackHost, noStore, ownHostOnly, withRequestId } from './http/guar
 import { problemHandler, unknownRoute } from './http/handlers';
 import { readingFiles } from './http/readingFiles';
 import { jobRoutes } from './jobs/routes';
+import type { PaperMaker } from './papers/makePaper';
 import { paperRoutes } from './papers/routes';
 import { attachMeter } from './meter/attachMeter';
 import type { MeterConnections } from './meter/connections';
@@ -39,6 +40,8 @@ export interface AppParts {
   readonly webFolder: string | undefined;
   /** Uniform in [0, 1); the simulated meter's noise. */
   readonly random: () => number;
+  /** Makes papers, away from the thread that answers. */
+  readonly makePaper: PaperMaker;
 }
 
 /** The whole server: API under `/api`, the meter's WebSocket, the web app everywhere else. */
@@ -113,7 +116,7 @@ function createApp(
     photoRoutes(db),
     deviceRoutes(db),
     jobRoutes(db),
-    paperRoutes(db),
+    paperRoutes(db, parts.makePaper),
     readingRoutes(db),
   );
   app.use('/api', tapRoutes(db), packRoutes(db), shopRoutes(db));

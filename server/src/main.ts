@@ -1,13 +1,18 @@
 import { randomBytes } from 'node:crypto';
+import path from 'node:path';
 import { seededRandom } from '@lucky-thread/core/bench';
 import { createServer } from './app';
 import { migrateDatabase, openDatabase } from './db/database';
 import { seed } from './demo/seed';
 import { liveWeek } from './demo/week/liveWeek';
+import { paperThread } from './papers/paperThread';
 import { readConfig } from './platform/config';
 
 /** Longest time that ending may take, ms. */
 const STOP_MS = 4000;
+
+/** What the thread of papers does: built as this file is, or as it is written while one works on it. */
+const PAPERS = new URL(`./papers/paperWorker${path.extname(import.meta.url)}`, import.meta.url);
 
 /** Starts the server from its environment, see `readConfig`. */
 async function main(): Promise<void> {
@@ -16,8 +21,10 @@ async function main(): Promise<void> {
   const database = openDatabase(databaseUrl);
   const seeded = await seed(database.db, config.demo);
   if (config.demoWeek) await liveWeek(database.db, new Date());
+  const papers = paperThread(PAPERS);
   const server = createServer({
     database,
+    makePaper: papers.makePaper,
     sessionSecret: config.sessionSecret ?? randomBytes(32).toString('base64url'),
     demoAccounts: seeded.demoAccounts,
     webFolder: config.webFolder,
@@ -37,7 +44,9 @@ async function main(): Promise<void> {
     // A database that hangs must not keep the server from ending.
     setTimeout(() => process.exit(0), STOP_MS).unref();
     server.closeAllConnections();
-    server.close(() => void database.close().then(() => process.exit(0)));
+    server.close(
+      () => void Promise.all([database.close(), papers.close()]).then(() => process.exit(0)),
+    );
   };
   process.once('SIGTERM', stop);
   // The start command is gone, whatever ended it.

@@ -58,6 +58,16 @@ export function conflict(detail: string, current?: unknown): Problem {
   });
 }
 
+/** More of it is asked for than is made in good time. */
+export function tooBusy(what: string): Problem {
+  return new Problem({
+    type: 'busy',
+    title: `${what} are not made as fast as they are asked for`,
+    detail: 'Try again in a minute.',
+    status: 503,
+  });
+}
+
 /** Not signed in, or the session ended. */
 export function unauthenticated(): Problem {
   return new Problem({ type: 'unauthenticated', title: 'Sign in first', status: 401 });

@@ -1,5 +1,4 @@
 import { createRequire } from 'node:module';
-import { setImmediate as nextTurn } from 'node:timers/promises';
 import type { Paper, Sheet } from '@lucky-thread/work';
 import { paperDocument } from '@lucky-thread/work';
 
@@ -32,12 +31,8 @@ async function load() {
 
 let loaded: ReturnType<typeof load> | undefined;
 
-/**
- * A paper as a PDF, in the product’s own faces. Loading and setting keep the server’s one thread busy: between them whoever else has
- * asked is served, or a connection to the database that is only waiting for this thread would count as lost.
- */
+/** A paper as a PDF, in the product’s own faces. It keeps its thread busy from beginning to end. */
 export async function renderPaper(paper: Paper, sheet: Sheet): Promise<Uint8Array> {
   const pdfmake = await (loaded ??= load());
-  await nextTurn();
   return new Uint8Array(await pdfmake.createPdf(paperDocument(paper, sheet)).getBuffer());
 }

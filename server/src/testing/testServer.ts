@@ -20,6 +20,7 @@ import { migrateDatabase, openDatabase } from '../db/database';
 import { handOverFindings } from '../meter/handOverFindings';
 import { provingReadings } from '../meter/provingReadings';
 import { DEMO_ACCOUNTS, DEMO_VEHICLES, seed } from '../demo/seed';
+import { makePaper } from '../papers/makePaper';
 
 /** An answer of the server under test. */
 export interface Answer<T> {
@@ -106,6 +107,7 @@ async function serve(url: string): Promise<{ base: string; close: () => Promise<
     sessionSecret: 'a secret for tests that outlives a restart',
     webFolder: undefined,
     random: seededRandom(1),
+    makePaper,
   });
   server.listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
