@@ -66,7 +66,7 @@ const OPTIONS = {
     js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
   },
   // They read files that lie beside them; and a faster client that is not installed, for which the usual one is taken.
-  external: ['pdfmake', 'piscina', 'connect-pg-simple', 'pg-native'],
+  external: ['pdfmake', 'connect-pg-simple', 'pg-native'],
   plugins: [withoutPhones],
   logLevel: 'error',
 };

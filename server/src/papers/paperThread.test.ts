@@ -68,47 +68,75 @@ describe('a thread of papers, as it is built', () => {
   });
 });
 
-/** A file of a thread that does what is told in a line. */
-function doing(line: string): URL {
+/** A file of a thread that runs some lines; `tell` answers, and `order` is what it was asked for. */
+function running(lines: string): URL {
   const file = path.join(mkdtempSync(path.join(os.tmpdir(), 'lucky-thread-paper-')), 'worker.mjs');
-  writeFileSync(file, `export default ${line};`);
+  writeFileSync(
+    file,
+    `import { parentPort } from 'node:worker_threads';
+     const tell = (answer) => parentPort.postMessage(answer);
+     ${lines}`,
+  );
   return pathToFileURL(file);
 }
+
+/** A thread that makes labels, and does something else with anything else. */
+const but = (otherwise: string): URL =>
+  running(
+    `parentPort.on('message', ({ kind }) => {
+       if (kind === 'labels') tell({ paper: new Uint8Array(3) });
+       else ${otherwise};
+     });`,
+  );
+
 /** What no thread of these tests looks at. */
 const ANY = { kind: 'job' } as PaperOrder;
+const LABELS = { kind: 'labels' } as PaperOrder;
 const BUSY = { document: { status: 503, type: 'busy' } };
+/** An error of another thread is none of this sandbox's own. */
+const said = (message: RegExp) => ({ message: expect.stringMatching(message) as string });
 
 describe('a thread of papers', () => {
-  it('gives up what takes too long, and begins anew with the next', async () => {
-    const thread = paperThread(
-      doing("({ kind }) => (kind === 'taps' ? new Uint8Array(3) : new Promise(() => {}))"),
-      1000,
-    );
-    const [endless, next] = [thread.makePaper(ANY), thread.makePaper({ ...ANY, kind: 'taps' })];
+  it('gives up what takes too long, and makes the next', async () => {
+    const thread = paperThread(but('undefined'), 1000);
+    const [endless, next] = [thread.makePaper(ANY), thread.makePaper(LABELS)];
     await expect(endless).rejects.toMatchObject(BUSY);
     expect(await next).toHaveLength(3);
     await thread.close();
   });
 
-  it('lets only so many wait', async () => {
-    const thread = paperThread(doing('() => new Promise(() => {})'));
-    const told = Array.from({ length: 60 }, () =>
+  it('lets only so many wait, and leaves none of them without an answer when it ends', async () => {
+    const thread = paperThread(but('undefined'));
+    const answers = Array.from({ length: 60 }, () =>
       thread.makePaper(ANY).catch((error: unknown) => error),
     );
-    expect(await Promise.race(told)).toMatchObject(BUSY);
+    expect(await Promise.race(answers)).toMatchObject(BUSY);
     await thread.close();
-    const busyOnes = (await Promise.all(told)).filter(
-      (one) => (one as Partial<typeof BUSY>).document?.status === 503,
-    );
+    const all = await Promise.all(answers);
+    const busyOnes = all.filter((one) => (one as Partial<typeof BUSY>).document?.status === 503);
     expect(busyOnes).toHaveLength(60 - 40 - 1);
+    await expect(thread.makePaper(LABELS)).rejects.toMatchObject(said(/was ended/));
   });
 
-  it('ends without the server where it fails', async () => {
-    const thread = paperThread(
-      doing("({ kind }) => (kind === 'taps' ? new Uint8Array(3) : process.exit(1))"),
-    );
-    await expect(thread.makePaper(ANY)).rejects.toThrow(/exit/i);
-    expect(await thread.makePaper({ ...ANY, kind: 'taps' })).toHaveLength(3);
+  it.each([
+    ['cannot make one', "tell({ error: new Error('no ink') })", /no ink/],
+    ['fails', "throw new Error('on fire')", /on fire/],
+    ['ends itself', 'process.exit(3)', /ended with 3/],
+    ['wants all memory', 'for (const all = []; ; ) all.push(new Array(1e6).fill(0.5))', /memory/],
+  ])('says so where it %s, and makes the next', async (_what, otherwise, message) => {
+    const thread = paperThread(but(otherwise));
+    await expect(thread.makePaper(ANY)).rejects.toMatchObject(said(message));
+    expect(await thread.makePaper(LABELS)).toHaveLength(3);
+    await thread.close();
+  });
+
+  it.each([
+    ['is not there', pathToFileURL('/nowhere/worker.mjs'), /Cannot find module/],
+    ['fails at its start', running("throw new Error('no paper')"), /no paper/],
+  ])('says so each time where its file %s', async (_what, file, message) => {
+    const thread = paperThread(file);
+    for (const order of [ANY, LABELS])
+      await expect(thread.makePaper(order)).rejects.toMatchObject(said(message));
     await thread.close();
   });
 });
