@@ -13,28 +13,24 @@ const FORBIDDEN = {
   app: ['server', 'e2e', 'benchmarks'],
 };
 
+/** Keeps files of a folder, but for its tests where they may, from importing some others. */
+function apartFrom(files, patterns, excludeFiles = ['**/*.test.{ts,tsx}']) {
+  const rules = { 'no-restricted-imports': ['error', { patterns }] };
+  return { files: [files], excludeFiles, rules };
+}
+
+/** A package of ours, by its name or by where it lies. */
+const packagesOf = (names) =>
+  names.flatMap((name) => [
+    `@lucky-thread/${name}`,
+    `@lucky-thread/${name}/*`,
+    `**/${name}/src/**`,
+  ]);
+
 function direction(part) {
   const names = FORBIDDEN[part];
-  return {
-    files: [`${part}/**/*.{ts,tsx}`],
-    rules: {
-      'no-restricted-imports': [
-        'error',
-        {
-          patterns: [
-            {
-              group: names.flatMap((name) => [
-                `@lucky-thread/${name}`,
-                `@lucky-thread/${name}/*`,
-                `**/${name}/src/**`,
-              ]),
-              message: `${part} imports nothing of ${names.join(', ')}.`,
-            },
-          ],
-        },
-      ],
-    },
-  };
+  const message = `${part} imports nothing of ${names.join(', ')}.`;
+  return apartFrom(`${part}/**/*.{ts,tsx}`, [{ group: packagesOf(names), message }], []);
 }
 
 /** Folders of the app by layer, lowest first: a folder imports what stands below it, and a feature no other feature. */
@@ -49,26 +45,15 @@ const APP_LAYERS = [
 
 function layer(folders, index) {
   const above = APP_LAYERS.slice(index + 1).flat();
-  return folders.map((folder) => ({
-    files: [`app/src/${folder}/**/*.{ts,tsx}`],
-    excludeFiles: ['**/*.test.{ts,tsx}'],
-    rules: {
-      'no-restricted-imports': [
-        'error',
-        {
-          patterns: [
-            {
-              group: [
-                ...FORBIDDEN.app.flatMap((name) => [`@lucky-thread/${name}`, `**/${name}/src/**`]),
-                ...above.flatMap((name) => [`**/../${name}`, `**/../${name}/**`]),
-              ],
-              message: `${folder} lies below ${above.join(', ')}.`,
-            },
-          ],
-        },
-      ],
-    },
-  }));
+  const group = [
+    ...packagesOf(FORBIDDEN.app),
+    ...above.flatMap((name) => [`**/../${name}`, `**/../${name}/**`]),
+  ];
+  return folders.map((folder) =>
+    apartFrom(`app/src/${folder}/**/*.{ts,tsx}`, [
+      { group, message: `${folder} lies below ${above.join(', ')}.` },
+    ]),
+  );
 }
 
 const FEATURES = fs.readdirSync(path.join(ROOT, 'app/src/features'), { withFileTypes: true });
@@ -76,56 +61,30 @@ const FEATURES = fs.readdirSync(path.join(ROOT, 'app/src/features'), { withFileT
 /** What two features share lies below both. */
 function apart({ name }) {
   const others = FEATURES.filter((one) => one.isDirectory() && one.name !== name);
-  return {
-    files: [`app/src/features/${name}/**/*.{ts,tsx}`],
-    excludeFiles: ['**/*.test.{ts,tsx}'],
-    rules: {
-      'no-restricted-imports': [
-        'error',
-        {
-          patterns: [
-            {
-              group: [
-                ...FORBIDDEN.app.flatMap((one) => [`@lucky-thread/${one}`, `**/${one}/src/**`]),
-                ...others.map((one) => `../${one.name}/**`),
-                '**/features/**',
-                '**/rooms/**',
-              ],
-              message: 'A feature imports no other feature, and no room.',
-            },
-          ],
-        },
-      ],
-    },
-  };
+  const group = [
+    ...packagesOf(FORBIDDEN.app),
+    ...others.map((one) => `../${one.name}/**`),
+    '**/features/**',
+    '**/rooms/**',
+  ];
+  const message = 'A feature imports no other feature, and no room.';
+  return apartFrom(`app/src/features/${name}/**/*.{ts,tsx}`, [{ group, message }]);
 }
 
 /** Parts of the core that must not know one another: the simulated car is the independent witness, it and the identification share no code. */
 const STRANGERS = { bench: ['identify'], identify: ['bench'] };
 
 function pure(folder) {
-  const strange = STRANGERS[folder] ?? [];
-  return {
-    files: [`core/src/${folder}/**/*.ts`],
-    excludeFiles: ['**/*.test.ts'],
-    rules: {
-      'no-restricted-imports': [
-        'error',
-        {
-          patterns: [
-            ...strange.map((name) => ({
-              group: [`**/${name}`, `**/${name}/**`],
-              message: `${folder} and ${name} share no code.`,
-            })),
-            {
-              group: ['@lucky-thread/*', 'react', 'react-native', 'express', 'node:*'],
-              message: 'core imports nothing of ours and no framework.',
-            },
-          ],
-        },
-      ],
+  return apartFrom(`core/src/${folder}/**/*.ts`, [
+    ...(STRANGERS[folder] ?? []).map((name) => ({
+      group: [`**/${name}`, `**/${name}/**`],
+      message: `${folder} and ${name} share no code.`,
+    })),
+    {
+      group: ['@lucky-thread/*', 'react', 'react-native', 'express', 'node:*'],
+      message: 'core imports nothing of ours and no framework.',
     },
-  };
+  ]);
 }
 
 /** Rules of React's own compiler: what it could not make quicker, it says. */
