@@ -1,5 +1,4 @@
 import { randomBytes } from 'node:crypto';
-import path from 'node:path';
 import { seededRandom } from '@lucky-thread/core/bench';
 import { createServer } from './app';
 import { migrateDatabase, openDatabase } from './db/database';
@@ -11,8 +10,11 @@ import { readConfig } from './platform/config';
 /** Longest time that ending may take, ms. */
 const STOP_MS = 4000;
 
-/** What the thread of papers does: built as this file is, or as it is written while one works on it. */
-const PAPERS = new URL(`./papers/paperWorker${path.extname(import.meta.url)}`, import.meta.url);
+/** What the thread of papers does: built as this file is, or its sources while one works on them. */
+const PAPERS = new URL(
+  import.meta.url.endsWith('.ts') ? './papers/sourceWorker.mjs' : './papers/paperWorker.mjs',
+  import.meta.url,
+);
 
 /** Starts the server from its environment, see `readConfig`. */
 async function main(): Promise<void> {
