@@ -105,6 +105,22 @@ describe('a thread of papers', () => {
     await thread.close();
   });
 
+  it('takes what a thread says that was given up already for nobody’s paper', async () => {
+    const thread = paperThread(
+      but('setTimeout(() => tell({ paper: new Uint8Array(9) }), 600)'),
+      500,
+    );
+    await thread.makePaper(LABELS);
+    const [late, next] = [thread.makePaper(ANY), thread.makePaper(LABELS)];
+    await new Promise((resolve) => setImmediate(resolve));
+    // While this thread is busy both come about: the paper is too late, and it is there.
+    const until = performance.now() + 1500;
+    while (performance.now() < until);
+    await expect(late).rejects.toMatchObject(BUSY);
+    expect(await next).toHaveLength(3);
+    await thread.close();
+  });
+
   it('lets only so many wait, and leaves none of them without an answer when it ends', async () => {
     const thread = paperThread(but('undefined'));
     const answers = Array.from({ length: 60 }, () =>

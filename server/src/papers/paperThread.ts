@@ -88,6 +88,8 @@ function restarted(file: URL): {
     // Nobody waits for a thread that has nothing to do.
     begun.unref();
     begun.on('message', (what: Answer) => {
+      // It was given up while it said so: whoever is next must not be handed somebody else's paper.
+      if (worker !== begun) return;
       idle = setTimeout(() => void end(), IDLE_MS).unref();
       answer(what);
     });
