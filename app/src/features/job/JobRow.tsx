@@ -7,13 +7,14 @@ import { usePalette } from '../../ui/ThemeProvider';
 import { SPACE } from '../../ui/tokens';
 import { dayWords } from '../../ui/days';
 import { Words } from '../../ui/Words';
-import { useToday } from '../../ui/useToday';
 import { knotsOf, nextActionOf } from '../../work/phases';
 
 /** Props of {@link JobRow}. */
 export interface JobRowProps {
   /** The job that it is about. */
   readonly job: JobSummary;
+  /** Now, by which its day is told. */
+  readonly today: Date;
   /** Its content stands beside the list. */
   readonly chosen: boolean;
   /** Called to open it. */
@@ -21,9 +22,8 @@ export interface JobRowProps {
 }
 
 /** A job in the list: which car, which device, its thread, what is next. */
-export function JobRow({ job, chosen, onOpen }: JobRowProps) {
+export function JobRow({ job, today, chosen, onOpen }: JobRowProps) {
   const palette = usePalette();
-  const today = useToday();
   return (
     <View role="listitem">
       <TouchableRipple

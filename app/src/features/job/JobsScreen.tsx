@@ -13,6 +13,7 @@ import { ListBeside } from '../../ui/ListBeside';
 import { Screen, useWide } from '../../ui/Screen';
 import { Empty, Failed, Loading } from '../../ui/States';
 import { SPACE } from '../../ui/tokens';
+import { useToday } from '../../ui/useToday';
 import { Words } from '../../ui/Words';
 import { JobPane } from './JobPane';
 import { JobRow } from './JobRow';
@@ -23,6 +24,7 @@ export function JobsScreen() {
   const [typed, setTyped] = useState('');
   const [chosen, setChosen] = useState<string>();
   const wide = useWide();
+  const today = useToday();
   // Typing goes on while the list before is still shown.
   const q = useDeferredValue(typed.trim());
   const filter = { ...(view === 'all' ? {} : { view }), ...(q === '' ? {} : { q }) };
@@ -98,6 +100,7 @@ export function JobsScreen() {
             )}
             <JobRow
               job={job}
+              today={today}
               chosen={wide && job.id === beside?.id}
               onOpen={() => (wide ? setChosen(job.id) : router.navigate(openAt(job)))}
             />
