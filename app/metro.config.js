@@ -23,6 +23,8 @@ config.resolver.resolveRequest = (context, name, platform) => {
 // Tests lie beside the code and are no part of the app.
 config.resolver.blockList = [/.*\.test\.tsx?$/];
 config.transformer.minifierPath = require.resolve('./minifier.cjs');
+config.transformer.babelTransformerPath = require.resolve('./transformer.cjs');
+config.transformer.unstable_disableNormalizePseudoGlobals = true;
 // During development the API runs on a port of its own; the app asks the same origin for it, as in production.
 if (process.env.API_PORT !== undefined) {
   const http = require('node:http');

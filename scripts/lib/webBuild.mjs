@@ -14,6 +14,7 @@ const SOURCES = [
   'app/app.json',
   'app/metro.config.js',
   'app/minifier.cjs',
+  'app/transformer.cjs',
   'app/usedChecks.cjs',
   'core/package.json',
   'app/babel.config.js',

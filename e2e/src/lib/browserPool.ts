@@ -20,6 +20,9 @@ const FLAGS = [
   '--hide-scrollbars',
   // Nothing is to be seen of ripples and fades; a test only waits for them.
   '--force-prefers-reduced-motion',
+  // A page lives for a minute: what the last compiler gains it costs twice.
+  '--js-flags=--no-turbofan --no-concurrent-sparkplug --no-flush-bytecode',
+  '--in-process-gpu',
 ];
 
 /** A running browser. */
