@@ -4,6 +4,21 @@ import { LEXICON } from './lexicon';
 import { readLabel } from './readLabel';
 
 describe('readLabel', () => {
+  it('lets no harmless word answer for one beside it that can’t be read', () => {
+    for (const harmless of ['RADIO', 'CIG', 'ROOM', 'ACC', 'SEAT HTR', 'B+'])
+      for (const other of ['XYRQ', 'ZZKJ', 'QWXV']) {
+        const label = readLabel(`${harmless}/${other}`);
+        expect({ legend: `${harmless}/${other}`, safety: label.safety }).toEqual({
+          legend: `${harmless}/${other}`,
+          safety: 'caution',
+        });
+        expect(label.reason).toContain(other);
+      }
+    // Sides, numbers, kinds of things and words that say nothing are no second circuit.
+    for (const legend of ['RADIO 2', 'CIG RR', 'ROOM LH', 'ACC RLY', 'SEAT HTR FL', 'VANITY LPS'])
+      expect(`${legend} ${readLabel(legend).safety}`).toBe(`${legend} free`);
+  });
+
   it.each([
     'A/BAG',
     'SRS',

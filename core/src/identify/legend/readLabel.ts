@@ -106,15 +106,22 @@ function read(entries: readonly LexiconEntry[], posterior: LegendPosterior): Lab
       : readings.find(
           ({ entry, probability }) => entry.safety === 'caution' && probability >= CAREFUL,
         )?.entry;
+  const reason = decisive?.reason ?? whatElse(posterior.unread);
   return {
     entries,
-    safety: danger >= BLOCKED ? 'block' : decisive === undefined ? 'free' : 'caution',
+    safety: danger >= BLOCKED ? 'block' : reason === undefined ? 'free' : 'caution',
     danger,
     meaning: [...new Set(entries.map((entry) => entry.meaning))].join('; '),
-    reason: decisive?.reason,
+    reason,
     prior: blend(readings.filter(({ entry }) => entries.includes(entry))),
     lookedUp: false,
   };
+}
+
+/** A word that can't be read may name a second circuit behind the same fuse: a harmless one beside it does not answer for it. */
+function whatElse(unread: readonly string[]): string | undefined {
+  if (unread.length === 0) return undefined;
+  return `“${unread.join('”, “')}” can’t be read: look up what else hangs on this fuse.`;
 }
 
 /**

@@ -4,7 +4,7 @@ import type { PrintedWord } from './channel';
 import { tokenGiven } from './channel';
 import type { Phrase } from './phrases';
 import { LONG, PHRASES } from './phrases';
-import { beforeNothing, saysNothing } from './sayNothing';
+import { beforeNothing, saysKind, saysNothing } from './sayNothing';
 import { isNumber } from './tokens';
 
 /** A circuit that a legend may name. */
@@ -22,6 +22,8 @@ export interface LegendPosterior {
   readonly danger: number;
   /** Probability that nothing in it names a circuit known here, 0 to 1. */
   readonly nothing: number;
+  /** Tokens that name something, as it looks, but nothing known here. */
+  readonly unread: readonly string[];
 }
 
 /** An abbreviation that is known as it stands beats any that is worked out; of several words it beats its own parts. */
@@ -52,6 +54,9 @@ const MOST_TOKENS = 8;
 /** How probable a token is that names nothing known, by its letters: almost anything has two. */
 const UNKNOWN = [1, 0.2, 0.02, 0.004, 0.0015, 0.0007] as const;
 
+/** A token of fewer letters is often a side, a number or a maker's own mark. */
+const NAMES = 3;
+
 type Scores = Map<LexiconEntry, number>;
 
 /**
@@ -60,7 +65,7 @@ type Scores = Map<LexiconEntry, number>;
  */
 export function readTokens(all: readonly string[]): LegendPosterior {
   const tokens = all.slice(0, MOST_TOKENS);
-  if (tokens.length === 0) return { readings: [], danger: 0, nothing: 1 };
+  if (tokens.length === 0) return { readings: [], danger: 0, nothing: 1, unread: [] };
   const segments = segmentsOf(tokens);
   const empty = tokens.map((token) => Math.max(unknownChance(token), saysNothing(token)));
   const forward = pass(tokens.length, segments, empty, () => true);
@@ -83,7 +88,22 @@ export function readTokens(all: readonly string[]): LegendPosterior {
       .sort((left, right) => right.probability - left.probability),
     danger: Math.max(0, 1 - safe / total),
     nothing: (blank * ANOTHER) / total,
+    unread: tokens.filter(
+      (token, at) =>
+        token.length >= NAMES &&
+        saysNothing(token) === 0 &&
+        !saysKind(token) &&
+        !isRead(at, segments, empty[at] ?? 0),
+    ),
   };
+}
+
+/** Whether a token, or a phrase that it is a part of, is anything known more likely than nothing known. */
+function isRead(at: number, segments: readonly Segment[], nothing: number): boolean {
+  return segments.some(
+    ({ from, to, scores }) =>
+      from <= at && at < to && [...scores.values()].some((score) => score > nothing),
+  );
 }
 
 interface Segment {

@@ -38,6 +38,15 @@ export function saysNothing(token: string): number {
   return most >= CLEAR ? most : 0;
 }
 
+/** What kind of thing it is, beside a word that says whose. Alone they may name a circuit, and are read as that. */
+const KINDS = 'LAMP LAMPS LIGHT LIGHTS SCREEN PLAYER CHANGER TIMER'.split(' ').map(printedWord);
+const SHORT_KINDS = new Set(['LP', 'LPS', 'LT', 'LTS', 'LMP', 'LMPS']);
+
+/** Whether a token beside a circuit's name says no more than what kind of thing is meant. */
+export function saysKind(token: string): boolean {
+  return SHORT_KINDS.has(token) || KINDS.some((word) => tokenGiven(token, word) >= CLEAR);
+}
+
 /** Endings shorter than this are as well a part of the word before them. */
 const LEAST_TAIL = 3;
 

@@ -106,8 +106,13 @@ describe('tokens', () => {
   });
 
   it('are nothing where there are none, or none that is known', () => {
-    expect(read('')).toEqual({ readings: [], danger: 0, nothing: 1 });
-    expect(read('XQZW')).toEqual({ readings: [], danger: 0, nothing: expect.closeTo(1, 9) });
+    expect(read('')).toEqual({ readings: [], danger: 0, nothing: 1, unread: [] });
+    expect(read('XQZW')).toEqual({
+      readings: [],
+      danger: 0,
+      nothing: expect.closeTo(1, 9),
+      unread: ['XQZW'],
+    });
     expect(read('12').readings).toEqual([]);
   });
 

@@ -8,7 +8,7 @@ export const BLOCKED_WORDS: Vocabulary = {
   'airbag, belts': {
     en: `airbag|air bag|supplemental restraint system|restraint|restraint control module|occupant sensor|occupant classification|occupant detection
       |passenger occupant detection system|occupant classification detection system|occupant passenger detection system|knee bag|seat occupancy|seat occupied|seat belt|safety belt|belt buckle|buckle|belt tensioner|pretensioner|clock spring
-      |roll bar|rollover sensor|crash sensor|impact sensor|side curtain|inflator|passenger airbag off|active bonnet|pedestrian protection|child seat detection`,
+      |roll bar|rollover sensor|crash sensor|impact sensor|side curtain|inflator|pyrotechnic|pyro fuse|seat weight sensor|crash disconnect|passenger airbag off|active bonnet|pedestrian protection|child seat detection`,
     de: `airbag|rückhaltesystem|rückhalt|sicherheitsgurt|gurtstraffer|gurtschloss|gurtwarnung|überrollbügel|überrollschutz|sitzbelegung|beifahrererkennung|aufprallsensor|fußgängerschutz|insassenschutz`,
     fr: `coussin gonflable|sac gonflable|ceinture de sécurité|ceinture|prétensionneur|tendeur de ceinture|capteur de choc|arceau|boucle de ceinture|retenue`,
     es: `bolsa de aire|bolsas de aire|cinturón de seguridad|cinturón|pretensor|sensor de impacto|hebilla|sistema de retención|barra antivuelco`,
@@ -19,7 +19,7 @@ export const BLOCKED_WORDS: Vocabulary = {
     pl: `poduszka powietrzna|poduszki powietrzne|pas bezpieczeństwa|pasy bezpieczeństwa|pasy|napinacz pasa|napinacz|napinacze|czujnik zderzenia|klamra`,
   },
   'brakes, stability': {
-    en: `brake|brakes|electronically controlled brake|anti lock brakes|antilock|brake assist|electronic brake|brake booster|brake pedal|brake pressure|vacuum pump|parking brake|electric parking brake
+    en: `brake|brakes|electronically controlled brake|anti lock brakes|antilock|brake assist|electronic brake|brake by wire|brake booster|brake pedal|brake pressure|vacuum pump|parking brake|electric parking brake
       |hand brake|stability control|dynamic stability control|dynamic stability traction control|vehicle stability control|electronic stability|traction control|hill descent control|hill start assist|hill hold|auto hold|brake control module|brake fluid|retarder`,
     de: `bremse|bremsen|bremskraft|bremskraftverstärker|bremsassistent|bremspedal|bremsdruck|handbremse|feststellbremse|parkbremse|unterdruckpumpe|vakuumpumpe|antiblockiersystem|fahrdynamik|stabilität|berganfahrhilfe`,
     fr: `frein|freins|freinage|frein à main|frein de stationnement|antiblocage|assistance freinage|pompe à vide|stabilité|antipatinage`,
@@ -42,7 +42,7 @@ export const BLOCKED_WORDS: Vocabulary = {
     pl: `wspomaganie|wspomaganie kierownicy|układ kierowniczy|kąt skrętu`,
   },
   'driver assistance': {
-    en: `driver assistance|adaptive cruise|accessory radar|distance radar|acc radar|acc distance|acc sensor|cruise control|dynamic radar cruise control|smart cruise control|forward camera|front camera|front radar|forward collision|forward collision avoidance|collision warning|collision avoidance|pre collision
+    en: `driver assistance|adaptive cruise|accessory radar|distance radar|acc radar|acc distance|acc sensor|acc module|acc control|acc control unit|acc unit|cruise control|dynamic radar cruise control|smart cruise control|forward camera|front camera|front radar|forward collision|forward collision avoidance|collision warning|collision avoidance|pre collision
       |lane departure|lane departure warning system|lane keep|lane assist|lane camera|blind spot|blind spot monitor|radar|lidar|emergency braking|distance sensor|night vision|traffic jam assist|driver monitor`,
     de: `fahrassistenz|fahrerassistenz|abstandsregelung|abstandsradar|abstandsregeltempomat|tempomat|spurhalteassistent|spurhalten|spurwechsel|spurassistent|totwinkel|toter winkel|notbremsassistent|frontkamera|kollisionswarnung|umfeldsensor|nachtsicht`,
     fr: `aide à la conduite|régulateur de vitesse|régulation vitesse|radar avant|caméra avant|anticollision|alerte de franchissement|angle mort|maintien de voie`,
@@ -66,7 +66,7 @@ export const BLOCKED_WORDS: Vocabulary = {
   },
   'engine control': {
     en: `engine|engine control|engine control module|engine control unit|engine management|powertrain|power train|powertrain control module|fuel injection|injection|injector|injectors|ignition coil|ignition coils|ignition module|ignition control|ignitor|spark|camshaft|camshaft position|crankshaft|crankshaft position|valve timing
-      |variable valve timing|variable timing control|throttle|throttle body|throttle position|electronic throttle|accelerator|accelerator pedal|leak detection|leak diagnosis|evaporative|evaporative emission|purge|purge valve|canister|emission|emissions|exhaust|exhaust gas recirculation|oxygen sensor|lambda|air fuel ratio|mass air flow|air flow meter|manifold pressure|knock|glow plug|glow plugs|glow|turbo|turbocharger|wastegate
+      |variable valve timing|variable timing control|oil control valve|valve lift|injector driver|throttle|throttle body|throttle position|electronic throttle|accelerator|accelerator pedal|leak detection|leak diagnosis|evaporative|evaporative emission|purge|purge valve|canister|emission|emissions|exhaust|exhaust gas recirculation|oxygen sensor|lambda|air fuel ratio|mass air flow|air flow meter|manifold pressure|knock|glow plug|glow plugs|glow|turbo|turbocharger|wastegate
       |boost|intake|intake air|diesel|diesel exhaust fluid|exhaust fluid|def pump|def heater|urea|ad blue|adblue|particle filter|main relay|engine relay|idle|idle control|oil pump|oil pressure|oil level|engine mount|solenoid valve|actuator|choke|ignition timing|vacuum solenoid|catalyst|fuel trim`,
     de: `motor|motorsteuerung|motorsteuergerät|motorelektronik|motormanagement|zündung spule|zündspule|zündspulen|zündmodul|zündkerze|zündanlage|einspritzung|einspritzventil|einspritzdüse|nockenwelle|kurbelwelle|drosselklappe|gaspedal|fahrpedal|glühkerze|glühkerzen|glühzeit|vorglühen|vorglühanlage|lambdasonde|luftmasse|luftmassenmesser|abgas|abgasrückführung|tankentlüftung|aktivkohle|ladedruck|turbolader|rußfilter|partikelfilter|katalysator|klopfsensor|ölpumpe|ölstand|saugrohr|hauptrelais|harnstoff`,
     fr: `moteur|calculateur moteur|gestion moteur|allumage bobine|bobine|bobines|bobine d'allumage|injection|injecteur|injecteurs|bougie|bougies|préchauffage|bougies de préchauffage|arbre à cames|vilebrequin|papillon|pédale|pédale d'accélérateur|sonde lambda|débitmètre|échappement|recyclage des gaz|filtre à particules|suralimentation|dépollution|purge`,
@@ -78,9 +78,9 @@ export const BLOCKED_WORDS: Vocabulary = {
     pl: `silnik|sterownik silnika|sterowanie silnika|cewka|cewka zapłonowa|cewki|wtrysk|wtryskiwacz|wtryskiwacze|świeca|świece|świece żarowe|wałek rozrządu|wał korbowy|przepustnica|pedał gazu|sonda lambda|przepływomierz|spaliny|wydech|filtr cząstek|emisja`,
   },
   gearbox: {
-    en: `transmission|automatic transmission|transmission control|transmission control module|transmission pump|gearbox|gear box|gear selector|gear shift|gear lever|shift lock|shift interlock|shifter|selector lever|clutch|clutch pedal|clutch actuator|dual clutch|torque converter|powershift|power shift|inhibitor|inhibitor switch|neutral switch|park neutral|park lock|neutral position|kickdown|overdrive|variable transmission|range sensor|gear position`,
-    de: `getriebe|getriebesteuerung|automatikgetriebe|automatik|kupplung|kupplungspedal|doppelkupplung|wählhebel|wählhebelsperre|schalthebel|schaltung|gangwahl|wandler|parksperre`,
-    fr: `boîte de vitesses|boîte automatique|boîte robotisée|embrayage|levier de vitesses|levier sélecteur|convertisseur de couple`,
+    en: `transmission|automatic transmission|transmission control|transmission control module|transmission pump|gearbox|gear box|gear selector|gear shift|gear lever|shift lock|shift interlock|shifter|gear selector module|mechatronic|mechatronics|selector lever|clutch|clutch pedal|clutch actuator|dual clutch|torque converter|powershift|power shift|inhibitor|inhibitor switch|neutral switch|park neutral|park lock|neutral position|kickdown|overdrive|variable transmission|range sensor|gear position`,
+    de: `getriebe|getriebesteuerung|mechatronik|automatikgetriebe|automatik|kupplung|kupplungspedal|doppelkupplung|wählhebel|wählhebelsperre|schalthebel|schaltung|gangwahl|wandler|parksperre`,
+    fr: `boîte de vitesses|boîte automatique|mécatronique|boîte robotisée|embrayage|levier de vitesses|levier sélecteur|convertisseur de couple`,
     es: `transmisión|caja de cambios|cambio automático|embrague|palanca de cambios|palanca selectora|convertidor de par`,
     it: `cambio|cambio automatico|cambio robotizzato|frizione|leva cambio|leva selettrice|convertitore di coppia|trasmissione`,
     nl: `versnellingsbak|transmissie|automaat|koppeling|keuzehendel|versnellingspook|koppelomvormer`,
@@ -100,7 +100,7 @@ export const BLOCKED_WORDS: Vocabulary = {
     pl: `chłodzenie|wentylator chłodnicy|chłodnica|pompa wody|płyn chłodzący|ciecz chłodząca`,
   },
   'fuel pump': {
-    en: `fuel|fuel pump|fuel heater|fuel filter heater|diesel filter heater|fuel shut off|fuel tank|fuel cut off|petrol pump|gas pump|lift pump|fuel flap pump|fuel delivery`,
+    en: `fuel|fuel pump|fuel heater|fuel filter heater|diesel filter heater|fuel shut off|fuel tank|fuel cut off|petrol pump|gas pump|lift pump|fuel flap pump|fuel delivery|fuel pump driver module|fuel pump control module`,
     de: `kraftstoff|kraftstoffpumpe|benzinpumpe|dieselpumpe|einspritzpumpe|förderpumpe|tankpumpe|kraftstoffheizung`,
     fr: `carburant|pompe à carburant|pompe à essence|pompe à gazole|pompe gavage|réchauffeur gazole`,
     es: `combustible|bomba de combustible|bomba de gasolina|bomba gasóleo|bomba de nafta`,
@@ -133,7 +133,7 @@ export const BLOCKED_WORDS: Vocabulary = {
     pl: `sterownik|moduł sterujący|magistrala|komputer nadwozia`,
   },
   'high voltage': {
-    en: `high voltage|converter|hybrid|hybrid vehicle|hybrid battery|traction battery|battery pack|battery fan|battery cooling|battery blower|battery disconnect|battery management|battery management unit|battery control unit|inverter|inverter pump|inverter water pump|dc dc|dc dc converter|dc converter|onboard charger|on board charger|charge port|charging port
+    en: `high voltage|converter|hybrid|hybrid vehicle|hybrid battery|traction battery|battery pack|battery fan|battery cooling|battery blower|battery disconnect|battery management|service disconnect|manual service disconnect|service plug|battery management unit|battery control unit|inverter|inverter pump|inverter water pump|dc dc|dc dc converter|dc converter|onboard charger|on board charger|charge port|charging port
       |electric vehicle supply equipment|vehicle charging|traction motor|drive motor|motor generator|isolation monitor|interlock|pilot line|battery heater|fuel cell|electric vehicle`,
     de: `hochvolt|hybrid|hybridbatterie|traktionsbatterie|hochvoltbatterie|batterielüfter|batteriekühlung|batterietrennung|wechselrichter|umrichter|leistungselektronik|spannungswandler|bordladegerät|ladegerät hochvolt|ladedose|ladeanschluss|elektromaschine|fahrmotor`,
     fr: `haute tension|hybride|batterie de traction|onduleur|convertisseur continu|chargeur embarqué|prise de charge|refroidissement batterie`,
