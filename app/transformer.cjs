@@ -63,9 +63,12 @@ function importsOf(ast) {
   return new Set(ast.program.body.filter((one) => one.source).map((one) => locToKey(one.loc)));
 }
 
-/** A text that is to be printed as it is, for Babel a single number: it would look at each of a million signs many times over. */
+/**
+ * A text that is to be printed as it is, for Babel a single number: it would look at each of a million signs many times over. The
+ * end of the line is for one that ends with a remark.
+ */
 function asItIs(src) {
-  const whole = { ...types.numericLiteral(0), extra: { raw: src, rawValue: 0 } };
+  const whole = { ...types.numericLiteral(0), extra: { raw: `${src}\n`, rawValue: 0 } };
   return types.file(types.program([types.expressionStatement(whole)]));
 }
 

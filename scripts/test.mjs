@@ -13,6 +13,8 @@ import { ensureXmlTools } from './lib/xmlTools.mjs';
 
 /** What `npm test` consists of; `npm test -- unit server legend` runs some parts, on files whose path matches the rest. */
 const PARTS = ['checks', 'unit', 'server', 'browser', 'chaos'];
+/** Projects of Jest that need neither a database nor a browser. */
+const UNITS = ['core', 'contract', 'work', 'app'];
 
 main(async () => {
   const { parts, patterns } = chosen(process.argv.slice(2));
@@ -32,8 +34,11 @@ main(async () => {
   };
   const run = {
     checks: async () => Promise.all([checkLint(), checkTypes(), checkFormat(), checkStructure()]),
-    unit: async () => jest('Unit tests', ['core', 'contract', 'work', 'app'], { patterns }),
+    unit: async () => jest('Unit tests', UNITS, { patterns }),
     server: async () => jest('Server tests', ['server'], { patterns, env: await database() }),
+    // In one go, so that no worker waits for the last file of the first part.
+    both: async () =>
+      jest('Unit and server tests', [...UNITS, 'server'], { patterns, env: await database() }),
     browser: async () => {
       await ensureServerBuild();
       return jest('Browser tests', ['e2e'], { patterns, env: await database(), workers: 3 });
@@ -49,8 +54,7 @@ main(async () => {
     const first = parts.includes('checks') ? run.checks() : [];
     const [checked] = await Promise.all([first, makeReady(parts, database)]);
     results.push(...checked);
-    for (const part of parts.filter((one) => one !== 'checks'))
-      results.push(...(await run[part]()));
+    for (const part of inOneGo(parts)) results.push(...(await run[part]()));
   } finally {
     await stop();
   }
@@ -75,8 +79,17 @@ async function ensurePrograms(parts) {
 
 /** Makes ready what the parts need beside that. */
 async function makeReady(parts, database) {
-  if (asks(parts, 'browser', 'chaos')) await ensureWebBuild();
-  if (asks(parts, 'server', 'browser')) await database();
+  await together(
+    asks(parts, 'browser', 'chaos') ? ensureWebBuild() : undefined,
+    asks(parts, 'server', 'browser') ? database() : undefined,
+  );
+}
+
+/** What is run after the checks, one after the other. */
+function inOneGo(parts) {
+  const after = parts.filter((one) => one !== 'checks');
+  if (!after.includes('unit') || !after.includes('server')) return after;
+  return ['both', ...after.filter((one) => one !== 'unit' && one !== 'server')];
 }
 
 /** The parts and patterns asked for; a pattern alone looks through all tests. */

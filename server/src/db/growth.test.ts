@@ -21,10 +21,13 @@ const MANY_JOBS = 70_000;
 /** No request takes longer, ms. */
 const LIMIT_MS = 1000;
 
-async function query(text: string, values: unknown[]): Promise<void> {
+/** Fills a table without looking up, for each row, whether what it refers to is there. */
+async function fill(text: string, values: unknown[]): Promise<void> {
   const client = new pg.Client({ connectionString: server.databaseUrl });
   await client.connect();
+  await client.query('set session_replication_role = replica');
   await client.query(text, values);
+  await client.query('analyze');
   await client.end();
 }
 
@@ -40,7 +43,7 @@ describe('70 000 tap points on one model', () => {
   let modelId: string;
   beforeAll(async () => {
     modelId = (await visitor.model('Longboat')).id;
-    await query(
+    await fill(
       `insert into tap_points (id, shop_id, model_id, source_id, function, supply_contact, year_from, year_to,
          trim, market, grade, fuse_a, awg, note, logged_by, logged_at)
        select gen_random_uuid(), m.shop_id, m.id, 'dash/F' || (2 + n % 10), 'accessory', 'a', 2020, 2020,
@@ -50,7 +53,6 @@ describe('70 000 tap points on one model', () => {
        where m.id = $1`,
       [modelId, MANY_TAPS],
     );
-    await query('analyze', []);
   });
 
   it('are read in pages, none twice and none left out', async () => {
@@ -90,7 +92,7 @@ describe('70 000 tap points on one model', () => {
 describe('70 000 jobs', () => {
   beforeAll(async () => {
     const job = await visitor.job();
-    await query(
+    await fill(
       `with made as (
          insert into jobs (id, shop_id, model_id, year, trim, market, steering, device_name, phase, version, created_by,
            updated_at)
@@ -103,7 +105,6 @@ describe('70 000 jobs', () => {
        from made, job_feeds f where f.job_id = $1`,
       [job.id, MANY_JOBS],
     );
-    await query('analyze', []);
   });
 
   it('are listed in pages, last touched first, none twice though many were touched at one moment', async () => {
