@@ -61,7 +61,7 @@ export const AS_IT_STANDS = `
     const { x, y, width, height } = element.getBoundingClientRect();
     return "“" + element.textContent + "” at " + [x, y, width, height].map(Math.round).join(" ") + (hidden.length > 0 ? ", hidden: " + hidden.join(", ") : "");
   });
-  const where = " at " + location.pathname;
+  const where = " at " + location.pathname + ", where it says “" + document.body.innerText.replace(/\\s+/g, " ").slice(0, 500) + "”";
   return words.length === 0 ? "; nothing of it is there" + where : "; there is " + words.join(" and ") + where;`;
 
 /** Answers what an element of a test id says once that fits a pattern; null where it does not. */

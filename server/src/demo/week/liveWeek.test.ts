@@ -11,12 +11,16 @@ const NOW = new Date('2026-05-06T15:00:00.000Z');
 let server: TestServer;
 let visitor: Visitor;
 let database: OpenDatabase;
+/** Looks on from outside. */
+let client: pg.Client;
 /** How a first try ended, and what it left. */
 let brokenOff: { readonly ended: string; readonly jobs: number };
 beforeAll(async () => {
   server = await startTestServer();
   database = openDatabase(server.databaseUrl);
   visitor = await server.visitor();
+  client = new pg.Client({ connectionString: server.databaseUrl });
+  await client.connect();
   const broken = liveWeek(database.db, NOW).then(
     () => 'done',
     () => 'broken off',
@@ -26,6 +30,7 @@ beforeAll(async () => {
   await liveWeek(database.db, NOW);
 }, 120_000);
 afterAll(async () => {
+  await client.end();
   await database.close();
   await server.stop();
 });
@@ -44,14 +49,8 @@ async function cutOff(): Promise<void> {
 }
 
 async function count(statement: string): Promise<number> {
-  const client = new pg.Client({ connectionString: server.databaseUrl });
-  await client.connect();
-  try {
-    const { rows } = await client.query<{ n: string }>(statement);
-    return Number(rows[0]?.n);
-  } finally {
-    await client.end();
-  }
+  const { rows } = await client.query<{ n: string }>(statement);
+  return Number(rows[0]?.n);
 }
 
 it('has a fleet, a year of jobs in every phase, and a log that several people wrote over years', async () => {
