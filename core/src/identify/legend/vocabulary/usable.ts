@@ -157,7 +157,7 @@ export const USABLE_WORDS: Vocabulary = {
     pl: `zapalniczka|gniazdo zapalniczki|gniazdo|gniazdko`,
   },
   radio: {
-    en: `radio|audio|stereo|headphone|headphones|sound system|head unit|car audio|navigation|multimedia|infotainment|entertainment|rear entertainment|touch screen|display audio|media player|disc player|auxiliary input|tuner|compact disc|television|satellite radio|handsfree radio`,
+    en: `radio|vhf radio|two way radio|audio|stereo|headphone|headphones|sound system|head unit|car audio|navigation|multimedia|infotainment|entertainment|rear entertainment|touch screen|display audio|media player|disc player|auxiliary input|tuner|compact disc|television|satellite radio|handsfree radio`,
     de: `radio|autoradio|navigationssystem|navigation|unterhaltung|multimedia|bildschirm|fernseher`,
     fr: `autoradio|radio|navigation|multimédia|écran`,
     es: `radio|autorradio|autoestéreo|estéreo|navegación|navegador|pantalla`,
