@@ -28,8 +28,8 @@ const PLAIN = {
 };
 
 /**
- * Hands the plain code of libraries and of our own logic to swc, and the rest to Expo's own transformer: Babel walks a file for some thirty plugins,
- * and nearly all of the build's time went there.
+ * Hands the plain code of libraries and of our own logic to swc, and the rest to Expo's own transformer: Babel walks a file for
+ * each of its plugins, and most of the build's time went there.
  */
 function transform(given) {
   const { filename, src, options } = given;

@@ -6,7 +6,7 @@ import { readLabel } from './readLabel';
 describe('readLabel', () => {
   it('lets no harmless word answer for one beside it that can’t be read', () => {
     for (const harmless of ['RADIO', 'CIG', 'ROOM', 'ACC', 'SEAT HTR', 'B+'])
-      for (const other of ['XYRQ', 'ZZKJ', 'QWXV']) {
+      for (const other of ['XYRQ', 'ZZKJ', 'OIL', 'КЛАПАН', 'ラジオ']) {
         const label = readLabel(`${harmless}/${other}`);
         expect({ legend: `${harmless}/${other}`, safety: label.safety }).toEqual({
           legend: `${harmless}/${other}`,
@@ -14,8 +14,11 @@ describe('readLabel', () => {
         });
         expect(label.reason).toContain(other);
       }
-    // Sides, numbers, kinds of things and words that say nothing are no second circuit.
-    for (const legend of ['RADIO 2', 'CIG RR', 'ROOM LH', 'ACC RLY', 'SEAT HTR FL', 'VANITY LPS'])
+    // Sides, numbers, marks of two letters, kinds of things and words that say nothing are no second circuit.
+    for (const legend of [
+      ...['RADIO 2', 'CIG RR', 'ROOM LH', 'SEAT HTR FL', 'RADIO KJ', 'Éclair. intérieur'],
+      ...['VANITY LPS', 'RADIO TIMER', 'RADIO CHANGER', 'RADIO CONTROLLER', 'ACC RLY'],
+    ])
       expect(`${legend} ${readLabel(legend).safety}`).toBe(`${legend} free`);
   });
 

@@ -95,7 +95,8 @@ export function readLabel(legend: string | undefined): LabelReading {
     .filter(({ entry }) => danger < BLOCKED || entry.safety === 'block')
     .map(({ entry }) => entry)
     .sort((left, right) => SEVERITY[right.safety] - SEVERITY[left.safety]);
-  return read(entries.length > 0 ? entries : worstOf(posterior), posterior);
+  const unread = [...posterior.unread, ...lettersOfOthers(legend ?? '')];
+  return read(entries.length > 0 ? entries : worstOf(posterior), { ...posterior, unread });
 }
 
 function read(entries: readonly LexiconEntry[], posterior: LegendPosterior): LabelReading {
@@ -116,6 +117,11 @@ function read(entries: readonly LexiconEntry[], posterior: LegendPosterior): Lab
     prior: blend(readings.filter(({ entry }) => entries.includes(entry))),
     lookedUp: false,
   };
+}
+
+/** Words in letters that no language known here is printed with. */
+function lettersOfOthers(legend: string): readonly string[] {
+  return legend.match(/[^\p{Script=Latin}\P{L}]+/gu) ?? [];
 }
 
 /** A word that can't be read may name a second circuit behind the same fuse: a harmless one beside it does not answer for it. */
