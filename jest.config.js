@@ -1,8 +1,11 @@
 /** Core and contract run as plain logic, the app with Expo's preset, the server in plain Node. */
 const patience = ['<rootDir>/../scripts/lib/jestPatience.cjs'];
 const serverTransform = { '^.+\\.tsx?$': '<rootDir>/../scripts/lib/jestEsbuild.cjs' };
-/** Babel is for what only it can read: the contract's decorators, and the typed source that React Native and Expo ship. */
-const withoutDecorators = {
+/** Each by the quickest that reads it: nothing is left for Babel. */
+const transform = {
+  '/contract/src/.+\\.tsx?$': '<rootDir>/../scripts/lib/jestEsbuild.cjs',
+  '/node_modules/(react-native|@react-native|expo[^/]*)/.+\\.[jt]sx?$':
+    '<rootDir>/../scripts/lib/jestSwc.cjs',
   '/(core|work|app)/src/.+\\.tsx?$': '<rootDir>/../scripts/lib/jestSucrase.cjs',
   '/node_modules/(?!react-native/|@react-native/|@lucky|expo).+\\.[jt]sx?$':
     '<rootDir>/../scripts/lib/jestSucrase.cjs',
@@ -19,7 +22,7 @@ module.exports = {
       rootDir: 'core',
       sandboxInjectedGlobals,
       preset: 'jest-expo/node',
-      transform: withoutDecorators,
+      transform,
       // Modules of the language’s own kind, which the preset leaves as they are.
       transformIgnorePatterns: [
         'node_modules/(?!((jest-)?react-native|@react-native(-community)?|expo(nent)?|@expo(nent)?/.*|svg-element-attributes|@lucky-thread))',
@@ -30,7 +33,7 @@ module.exports = {
       displayName: 'contract',
       rootDir: 'contract',
       preset: 'jest-expo/node',
-      transform: withoutDecorators,
+      transform,
       setupFilesAfterEnv: patience,
     },
     {
@@ -38,14 +41,14 @@ module.exports = {
       rootDir: 'work',
       sandboxInjectedGlobals,
       preset: 'jest-expo/node',
-      transform: withoutDecorators,
+      transform,
       setupFilesAfterEnv: patience,
     },
     {
       displayName: 'app',
       rootDir: 'app',
       preset: 'jest-expo',
-      transform: withoutDecorators,
+      transform,
       setupFiles: ['<rootDir>/src/testing/setup.ts'],
       setupFilesAfterEnv: [...patience, '<rootDir>/src/testing/patience.ts'],
       moduleNameMapper: {
