@@ -30,6 +30,10 @@ const WHOLE = `!function(){if("a"<"b")return  1/* as it is */}() // the end`;
 const VIEW = `import { View } from 'react-native'; export const x = View;`;
 const ELEMENT = `export const x = () => <a href="y">z</a>;`;
 const TYPED = `export const half = (x: number): number => x / 2;`;
+const PLATFORM = `import { Platform } from 'react-native'; export const x = Platform.OS === 'web' ? 'here' : 'there'; export const y = Platform.select({ web: 'by web', ios: 'by ios' });`;
+const SCREEN = `import type { ReactNode } from 'react'; import { Text } from 'react-native'; export function Screen({ of }: { readonly of: string }): ReactNode { return <Text>{of}</Text>; }`;
+const CHECKED = `import { IsInt } from 'class-validator'; export class Tap { @IsInt() readonly amperes!: number; readonly unit: string = 'A'; }`;
+const ADDRESS = `export const worker = new URL('./worker.ts', import.meta.url);`;
 
 describe('the web build', () => {
   const made = new Map<string, Made>();
@@ -41,6 +45,10 @@ describe('the web build', () => {
       { filename: LIBRARY, src: VIEW },
       { filename: LIBRARY, src: ELEMENT },
       { filename: '../core/src/some.ts', src: TYPED },
+      { filename: LIBRARY, src: PLATFORM },
+      { filename: 'src/features/screen.tsx', src: SCREEN },
+      { filename: '../contract/src/tap.ts', src: CHECKED },
+      { filename: 'src/workers/some.ts', src: ADDRESS },
     ];
     for (const [at, one] of madeOf(files).entries()) made.set(files[at]?.src ?? '', one);
   });
@@ -59,9 +67,23 @@ describe('the web build', () => {
     expect(of(WHOLE).code).toBe(`${WHOLE}\n;`);
   });
 
-  it('leaves to Expo what it splits up, and what is no plain JavaScript', () => {
-    expect(of(VIEW).code).toMatch(/react-native-web\/dist\/exports\/View/);
+  it('leaves to Expo what is no plain JavaScript, and addresses', () => {
     expect(of(ELEMENT).code).toMatch(/jsx\(['"]a['"]/);
+    expect(of(ADDRESS).code).not.toMatch(/import\.meta/);
+  });
+
+  it('brings what is written for every platform down to the web', () => {
+    expect(of(VIEW).code).toMatch(/react-native-web\/dist\/exports\/View/);
+    expect(of(PLATFORM).code).toMatch(/['"]by web['"]/);
+    expect(of(PLATFORM).code).not.toMatch(/by ios|Platform\.OS/);
+  });
+
+  it('reads our own screens, and the checks that the contract hangs on its fields', () => {
+    expect(of(SCREEN).code).toMatch(/react-native-web\/dist\/exports\/Text/);
+    expect(of(SCREEN).code).toMatch(/jsx\(Text,/);
+    expect(of(CHECKED).code).toMatch(/IsInt\(\)/);
+    // A field that is only declared must not be there: what fills an object from a body would find it undefined.
+    expect(of(CHECKED).code).not.toMatch(/amperes(?!['"])/);
   });
 
   it('takes the types out of our own logic', () => {
