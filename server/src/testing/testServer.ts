@@ -133,6 +133,8 @@ async function administer(statement: string, connectionString = clusterUrl()): P
 export class Visitor {
   private cookie = '';
   private readonly base: () => string;
+  /** Ids of demo vehicles by name: they stay what they are. */
+  private readonly modelIds = new Map<string, string>();
 
   constructor(base: () => string) {
     this.base = base;
@@ -204,15 +206,23 @@ export class Visitor {
 
   /** The model of a demo vehicle. */
   async model(name: string): Promise<ModelView> {
+    return (await this.get<ModelView>(`/models/${await this.modelId(name)}`)).body;
+  }
+
+  private async modelId(name: string): Promise<string> {
+    const known = this.modelIds.get(name);
+    if (known !== undefined) return known;
     const { body } = await this.get<ModelSummary[]>('/models');
-    const id = body.find((one) => one.model === name)?.id ?? '';
-    return (await this.get<ModelView>(`/models/${id}`)).body;
+    for (const { model, id } of body) if (!this.modelIds.has(model)) this.modelIds.set(model, id);
+    return this.modelIds.get(name) ?? '';
   }
 
   /** A fresh job on a demo vehicle, with one switched and one constant feed. */
   async job(name = 'Longboat'): Promise<JobView> {
-    const model = await this.model(name);
-    const { body } = await this.put<JobView>(`/jobs/${uuidv7()}`, jobBody(model.id));
+    const { body } = await this.put<JobView>(
+      `/jobs/${uuidv7()}`,
+      jobBody(await this.modelId(name)),
+    );
     return body;
   }
 
