@@ -153,6 +153,11 @@ describe('a model as a file', () => {
 });
 
 describe('a file with a slip', () => {
+  let zip: Uint8Array;
+  beforeAll(async () => {
+    zip = await packOf(await everyKind());
+  });
+
   it.each<[string, string, (text: string) => string]>([
     ['sources.csv, row 2, column rating_a', 'sources.csv', (text) => text.replace(',10,', ',ten,')],
     ['sources.csv, row 2', 'sources.csv', (text) => text.replace(',10,', ',400,')],
@@ -173,7 +178,6 @@ describe('a file with a slip', () => {
     ['tap_readings.csv', 'tap_readings.csv', () => '\uFFFE'],
   ])('at %s is refused, and nothing of it is kept', async (path, name, change) => {
     const id = uuidv7();
-    const zip = await packOf(await everyKind());
     expect(changed(zip, name, change)).not.toEqual(zip);
     const answer = await take(changed(zip, name, change), id);
     expect(answer.status).toBe(422);
@@ -182,9 +186,9 @@ describe('a file with a slip', () => {
   });
 
   it('in a reading or a tap point of it is named too', async () => {
-    const zip = await packOf((await withLog()).id);
+    const logged = await packOf((await withLog()).id);
     const paths = async (name: string, from: RegExp, to: string) =>
-      problemPaths(await take(changed(zip, name, (text) => text.replace(from, to))));
+      problemPaths(await take(changed(logged, name, (text) => text.replace(from, to))));
     expect(await paths('tap_points.csv', /,dash\/F\w+,/, ',dash/F99,')).toEqual([
       'tap_points.csv, row 2, column source',
     ]);
@@ -200,13 +204,12 @@ describe('a file with a slip', () => {
     ['no zip', strToU8('hello')],
     ['an empty zip', zipSync({})],
     ['one that unpacks to far more', zipSync({ 'model.csv': new Uint8Array(13 * 2 ** 20) })],
-  ])('that is %s is refused', async (_what, zip) => {
-    expect((await take(zip)).status).toBe(422);
+  ])('that is %s is refused', async (_what, bytes) => {
+    expect((await take(bytes)).status).toBe(422);
   });
 
   it('under the name of another kind, or an id that is taken, is refused', async () => {
     const id = await everyKind();
-    const zip = await packOf(id);
     expect((await take(zip, uuidv7(), 'text/csv')).status).toBe(415);
     expect((await take(zip, id)).status).toBe(409);
     expect((await visitor.get(`/models/${uuidv7()}/pack`)).status).toBe(404);
