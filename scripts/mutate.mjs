@@ -2,9 +2,12 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { Stop, main, say } from './lib/console.mjs';
-import { bin, run } from './lib/run.mjs';
+import { ensureNpmPackages } from './lib/packages.mjs';
+import { ROOT, run } from './lib/run.mjs';
 import { filledCluster } from './lib/throwAway.mjs';
 
+/** What changes the code, with packages of its own. */
+const STRYKER = path.join(ROOT, 'scripts', 'mutation');
 /** Share of the changes that tests must notice. */
 const WANTED_PERCENT = 80;
 /** Packages whose code can be changed, with what their tests need. */
@@ -22,6 +25,8 @@ main(async () => {
   if (files.length === 0) throw new Stop('Name the files to change, such as core/src/size/**/*.ts');
   const name = PACKAGES.find((one) => files.every((file) => file.startsWith(`${one}/`)));
   if (name === undefined) throw new Stop(`All files must lie in one of ${PACKAGES.join(', ')}.`);
+  await ensureNpmPackages();
+  await ensureNpmPackages(STRYKER);
   const cluster = name === 'server' ? await filledCluster() : undefined;
   const folder = mkdtempSync(path.join(os.tmpdir(), 'lucky-thread-mutation-'));
   try {
@@ -34,7 +39,7 @@ main(async () => {
     say(`Changing ${files.join(', ')}`);
     const { code } = await run(
       process.execPath,
-      [bin('@stryker-mutator/core', 'bin/stryker.js'), 'run', config],
+      [path.join(STRYKER, 'node_modules/@stryker-mutator/core/bin/stryker.js'), 'run', config],
       {
         env: {
           ...process.env,
