@@ -33,8 +33,15 @@ export interface PhraseBook {
 /** Shortest word that is looked for inside a longer one, letters. */
 export const LONG = 5;
 
-/** The phrases of the vocabulary, each under the entry of the lexicon with its meaning. */
-export const PHRASES: PhraseBook = bookOf([BLOCKED_WORDS, USABLE_WORDS]);
+let book: PhraseBook | undefined;
+
+/**
+ * The phrases of the vocabulary, each under the entry of the lexicon with its meaning. Made when the first legend is read: it is
+ * most of what loading the core would take, and whoever opens the app has no legend to read yet.
+ */
+export function phraseBook(): PhraseBook {
+  return (book ??= bookOf([BLOCKED_WORDS, USABLE_WORDS]));
+}
 
 function bookOf(vocabularies: readonly Vocabulary[]): PhraseBook {
   const words: PrintedWord[] = [];

@@ -3,7 +3,7 @@ import type { LexiconEntry } from './lexicon';
 import type { PrintedWord } from './channel';
 import { tokenGiven } from './channel';
 import type { Phrase } from './phrases';
-import { LONG, PHRASES } from './phrases';
+import { LONG, phraseBook } from './phrases';
 import { beforeNothing, saysKind, saysNothing } from './sayNothing';
 import { isNumber } from './tokens';
 
@@ -161,16 +161,16 @@ function segmentsOf(tokens: readonly string[]): Segment[] {
     for (const [word, probability] of candidates[from] ?? []) {
       // A lone letter is no word.
       if (token.length > 1)
-        for (const entry of PHRASES.alone.get(word) ?? [])
+        for (const entry of phraseBook().alone.get(word) ?? [])
           if (probability >= CHANCE || token.length < SOME_LETTERS || entry.safety === 'block')
             note(from + 1, entry, probability);
       if (from + 1 === tokens.length) continue;
-      for (const phrase of PHRASES.byFirst.get(word) ?? []) {
+      for (const phrase of phraseBook().byFirst.get(word) ?? []) {
         const score = probability * TOGETHER * restOf(phrase, candidates, from);
         if (score > 0) note(from + phrase.words.length, phrase.entry, score);
       }
     }
-    for (const phrase of PHRASES.byInitials.get(token) ?? [])
+    for (const phrase of phraseBook().byInitials.get(token) ?? [])
       note(from + 1, phrase.entry, INITIALS[Math.min(token.length, INITIALS.length - 1)] ?? 0);
     for (const { to, entry } of initialsApart(tokens, from)) note(to, entry, APART);
     if (isOpaque(candidates[from]))
@@ -191,27 +191,31 @@ function restOf(
   return score;
 }
 
+let lone: ReadonlyMap<string, ReadonlyMap<number, number>> | undefined;
+
 /** What a lone letter may begin, worked out once: it is everything with that letter. */
-const LETTERS: ReadonlyMap<string, ReadonlyMap<number, number>> = new Map(
-  [...PHRASES.byLetter].map(([letter, numbers]) => [
-    letter,
-    new Map(numbers.map((number) => [number, tokenGiven(letter, wordAt(number))])),
-  ]),
-);
+function loneLetters(): ReadonlyMap<string, ReadonlyMap<number, number>> {
+  return (lone ??= new Map(
+    [...phraseBook().byLetter].map(([letter, numbers]) => [
+      letter,
+      new Map(numbers.map((number) => [number, tokenGiven(letter, wordAt(number))])),
+    ]),
+  ));
+}
 
 function wordAt(number: number): PrintedWord {
-  const word = PHRASES.words[number];
+  const word = phraseBook().words[number];
   if (word === undefined) throw new RangeError(`There is no word ${number}`);
   return word;
 }
 
 /** Words of the trade that a token may be, by number. */
 function candidatesOf(token: string): ReadonlyMap<number, number> {
-  const letter = LETTERS.get(token);
+  const letter = loneLetters().get(token);
   if (letter !== undefined) return letter;
   const found = new Map<number, number>();
   if (isNumber(token)) return found;
-  const looked = [...(PHRASES.byLetter.get(token.charAt(0)) ?? []), ...insideOf(token)];
+  const looked = [...(phraseBook().byLetter.get(token.charAt(0)) ?? []), ...insideOf(token)];
   const isWord = looked.some((number) => wordAt(number).text === token);
   for (const number of looked) {
     const word = wordAt(number);
@@ -232,7 +236,7 @@ function isWithin(text: string, token: string): boolean {
 function insideOf(token: string): number[] {
   const found: number[] = [];
   for (let at = 1; at + LONG <= token.length; at += 1)
-    found.push(...(PHRASES.byBeginning.get(token.slice(at, at + LONG)) ?? []));
+    found.push(...(phraseBook().byBeginning.get(token.slice(at, at + LONG)) ?? []));
   return found;
 }
 
@@ -250,7 +254,7 @@ function runTogether(token: string): Scores {
     const right = candidatesOf(token.slice(cut));
     for (const [word, probability] of left) {
       if (probability < PART) continue;
-      for (const { words, entry } of PHRASES.byFirst.get(word) ?? []) {
+      for (const { words, entry } of phraseBook().byFirst.get(word) ?? []) {
         const second = words.length === 2 ? (right.get(words[1] as number) ?? 0) : 0;
         if (second < PART) continue;
         const score = RUN_TOGETHER * probability * second * TOGETHER;
@@ -261,7 +265,7 @@ function runTogether(token: string): Scores {
   for (const head of beforeNothing(token))
     for (const [word, probability] of candidatesOf(head))
       if (probability >= STEM)
-        for (const entry of PHRASES.alone.get(word) ?? [])
+        for (const entry of phraseBook().alone.get(word) ?? [])
           scores.set(entry, Math.max(scores.get(entry) ?? 0, RUN_TOGETHER * probability));
   return scores;
 }
@@ -275,7 +279,7 @@ function initialsApart(
   const found: { to: number; entry: LexiconEntry }[] = [];
   for (let to = from; tokens[to]?.length === 1 && !isNumber(tokens[to] ?? ''); to += 1) {
     letters += tokens[to] ?? '';
-    for (const { entry } of PHRASES.byInitials.get(letters) ?? [])
+    for (const { entry } of phraseBook().byInitials.get(letters) ?? [])
       found.push({ to: to + 1, entry });
   }
   return found;
