@@ -1,3 +1,5 @@
+const { bundled } = require('./scripts/lib/jestBundles.cjs');
+
 /** Core and contract run as plain logic, the app with Expo's preset, the server in plain Node. */
 const patience = ['<rootDir>/../scripts/lib/jestPatience.cjs'];
 const serverTransform = { '^.+\\.tsx?$': '<rootDir>/../scripts/lib/jestEsbuild.cjs' };
@@ -10,6 +12,8 @@ const transform = {
   '/node_modules/(?!react-native/|@react-native/|@lucky|expo).+\\.[jt]sx?$':
     '<rootDir>/../scripts/lib/jestSucrase.cjs',
 };
+/** The contract stands on it, and with the contract nearly everything. */
+const checks = bundled('class-validator');
 /** What a sandbox looks up slowly, and loops ask for at every turn: each module gets it as a variable of its own. */
 const sandboxInjectedGlobals = [
   ...['Array', 'Boolean', 'Error', 'Infinity', 'JSON', 'Map', 'Math', 'Number', 'Object', 'Set'],
@@ -33,6 +37,7 @@ module.exports = {
       displayName: 'contract',
       rootDir: 'contract',
       preset: 'jest-expo/node',
+      moduleNameMapper: checks,
       transform,
       setupFilesAfterEnv: patience,
     },
@@ -41,6 +46,7 @@ module.exports = {
       rootDir: 'work',
       sandboxInjectedGlobals,
       preset: 'jest-expo/node',
+      moduleNameMapper: checks,
       transform,
       setupFilesAfterEnv: patience,
     },
@@ -52,6 +58,7 @@ module.exports = {
       setupFiles: ['<rootDir>/src/testing/setup.ts'],
       setupFilesAfterEnv: [...patience, '<rootDir>/src/testing/patience.ts'],
       moduleNameMapper: {
+        ...checks,
         '^react-native-vector-icons.*|^@expo/vector-icons.*': '<rootDir>/src/testing/IconStub.tsx',
       },
       transformIgnorePatterns: [
@@ -62,6 +69,7 @@ module.exports = {
       displayName: 'server',
       rootDir: 'server',
       testEnvironment: 'node',
+      moduleNameMapper: { ...checks, ...bundled('express') },
       transform: serverTransform,
       sandboxInjectedGlobals,
       transformIgnorePatterns: ['node_modules/(?!(uuid|@lucky-thread)/)'],

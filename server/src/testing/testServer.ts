@@ -20,7 +20,6 @@ import { migrateDatabase, openDatabase } from '../db/database';
 import { handOverFindings } from '../meter/handOverFindings';
 import { provingReadings } from '../meter/provingReadings';
 import { DEMO_ACCOUNTS, DEMO_VEHICLES, seed } from '../demo/seed';
-import { makePaper } from '../papers/makePaper';
 
 /** An answer of the server under test. */
 export interface Answer<T> {
@@ -107,7 +106,8 @@ async function serve(url: string): Promise<{ base: string; close: () => Promise<
     sessionSecret: 'a secret for tests that outlives a restart',
     webFolder: undefined,
     random: seededRandom(1),
-    makePaper,
+    // Loaded by whoever asks for a paper: few tests do, and it brings a typesetter along.
+    makePaper: async (order) => (await import('../papers/makePaper')).makePaper(order),
   });
   server.listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));

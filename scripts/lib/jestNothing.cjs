@@ -1,0 +1,2 @@
+/** Stands for a library that nothing calls. */
+module.exports = {};
