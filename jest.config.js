@@ -59,6 +59,7 @@ module.exports = {
       setupFilesAfterEnv: [...patience, '<rootDir>/src/testing/patience.ts'],
       moduleNameMapper: {
         ...checks,
+        ...bundled('react-native-paper', { alone: true }),
         '^react-native-vector-icons.*|^@expo/vector-icons.*': '<rootDir>/src/testing/IconStub.tsx',
       },
       transformIgnorePatterns: [

@@ -9,19 +9,22 @@ const { buildSync } = require('esbuild');
 const ROOT = path.resolve(__dirname, '../..');
 const FOLDER = path.join(ROOT, 'node_modules', '.cache', 'jest-bundles');
 
-/** A mapping of names to modules, as Jest wants it, of libraries each in one file; made where it is not there yet. */
-function bundled(...names) {
-  return Object.fromEntries(names.map((name) => [`^${name}$`, bundleOf(name)]));
+/** A mapping of a library's name to itself in one file, as Jest wants it; `alone`: what it imports by name it still imports. */
+function bundled(name, { alone = false } = {}) {
+  return { [`^${name}$`]: bundleOf(name, alone) };
 }
 
-function bundleOf(name) {
+function bundleOf(name, alone) {
   const { version } = require(`${name}/package.json`);
   const outfile = path.join(FOLDER, `${name}-${version}.cjs`);
   if (!existsSync(outfile))
     buildSync({
       entryPoints: [require.resolve(name)],
       outfile,
+      ...(alone && { packages: 'external' }),
       ...{ bundle: true, format: 'cjs', platform: 'node', target: 'es2022', logLevel: 'error' },
+      // A picture is nothing to be seen in a test.
+      loader: { '.png': 'empty' },
       // Only @IsPhoneNumber wants it, which nobody uses.
       alias: { 'libphonenumber-js/max': path.join(__dirname, 'jestNothing.cjs') },
     });
