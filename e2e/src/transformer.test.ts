@@ -31,6 +31,7 @@ const VIEW = `import { View } from 'react-native'; export const x = View;`;
 const ELEMENT = `export const x = () => <a href="y">z</a>;`;
 const TYPED = `export const half = (x: number): number => x / 2;`;
 const PLATFORM = `import { Platform } from 'react-native'; export const x = Platform.OS === 'web' ? 'here' : 'there'; export const y = Platform.select({ web: 'by web', ios: 'by ios' });`;
+const OTHERS = `import Platform from './Platform'; export const x = Platform.OS === 'ios' ? 'there' : 'here';`;
 const SCREEN = `import type { ReactNode } from 'react'; import { Text } from 'react-native'; export function Screen({ of }: { readonly of: string }): ReactNode { return <Text>{of}</Text>; }`;
 const CHECKED = `import { IsInt } from 'class-validator'; export class Tap { @IsInt() readonly amperes!: number; readonly unit: string = 'A'; }`;
 const ADDRESS = `export const worker = new URL('./worker.ts', import.meta.url);`;
@@ -46,6 +47,7 @@ describe('the web build', () => {
       { filename: LIBRARY, src: ELEMENT },
       { filename: '../core/src/some.ts', src: TYPED },
       { filename: LIBRARY, src: PLATFORM },
+      { filename: LIBRARY, src: OTHERS },
       { filename: 'src/features/screen.tsx', src: SCREEN },
       { filename: '../contract/src/tap.ts', src: CHECKED },
       { filename: 'src/workers/some.ts', src: ADDRESS },
@@ -76,12 +78,14 @@ describe('the web build', () => {
     expect(of(VIEW).code).toMatch(/react-native-web\/dist\/exports\/View/);
     expect(of(PLATFORM).code).toMatch(/['"]by web['"]/);
     expect(of(PLATFORM).code).not.toMatch(/by ios|Platform\.OS/);
+    expect(of(OTHERS).code).not.toMatch(/Platform\.OS/);
   });
 
   it('reads our own screens, and the checks that the contract hangs on its fields', () => {
     expect(of(SCREEN).code).toMatch(/react-native-web\/dist\/exports\/Text/);
     expect(of(SCREEN).code).toMatch(/jsx\(Text,/);
-    expect(of(CHECKED).code).toMatch(/IsInt\(\)/);
+    // The library’s decorators are of the kind that gets the prototype.
+    expect(of(CHECKED).code).toMatch(/IsInt\(\)\],\s*Tap\.prototype/);
     // A field that is only declared must not be there: what fills an object from a body would find it undefined.
     expect(of(CHECKED).code).not.toMatch(/amperes(?!['"])/);
   });
