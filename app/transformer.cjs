@@ -24,7 +24,6 @@ const PLAIN = {
         simplify: true,
       },
       react: { runtime: 'automatic' },
-      legacyDecorator: true,
       useDefineForClassFields: false,
     },
   },

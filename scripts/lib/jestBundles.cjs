@@ -1,6 +1,6 @@
 /**
- * Libraries that come in hundreds of files, each made into one for tests: Jest reads, wraps and runs every file anew for each file of
- * tests, and that took longer than most of the tests.
+ * Libraries that come in hundreds of files, each made into one for tests: Jest reads, wraps and runs every file of them anew for
+ * each file of tests.
  */
 const { createHash } = require('node:crypto');
 const { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } = require('node:fs');
