@@ -5,6 +5,7 @@ import { actorOf } from '../auth/session';
 import type { Database } from '../db/database';
 import { checked } from '../http/handlers';
 import { notFound, stale } from '../http/problem';
+import { sameContent } from '../http/sameContent';
 import { findShop, updateSettings } from './shopRepository';
 
 /** The shop of whoever is signed in: how it works, and changes to that. */
@@ -23,7 +24,8 @@ export function shopRoutes(db: Database): Router {
     const { version, settings } = checked(UpdateShopRequest, request.body);
     const done = await updateSettings(db, shopId, version, settings);
     const now = await shopOf(shopId);
-    if (!done) throw stale(now);
+    // Whoever had no answer sends it again: what is so already stays as it is.
+    if (!done && !sameContent(now.settings, settings)) throw stale(now);
     response.json(now);
   });
   return router;

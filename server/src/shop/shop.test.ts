@@ -25,7 +25,13 @@ describe('the shop', () => {
     expect(changed.body).toMatchObject({ settings: SOLDER, version: 2 });
     await server.restart();
     expect((await visitor.get<ShopView>('/shop')).body.settings).toEqual(SOLDER);
-    const late = await visitor.put<ProblemDocument>('/shop', change);
+    // Without an answer it is sent again, and is no other change.
+    expect(await visitor.put<ShopView>('/shop', change)).toMatchObject({
+      status: 200,
+      body: { settings: SOLDER, version: 2 },
+    });
+    const other = { version: 1, settings: DEFAULT_SETTINGS };
+    const late = await visitor.put<ProblemDocument>('/shop', other);
     expect(late.status).toBe(409);
     expect(late.body).toMatchObject({ type: 'stale', current: { version: 2 } });
   });

@@ -28,7 +28,7 @@ export async function listModels(db: Database, shopId: string): Promise<ModelSum
     .select(SUMMARY)
     .from(models)
     .where(eq(models.shopId, shopId))
-    .orderBy(models.make, models.model);
+    .orderBy(models.make, models.model, models.yearFrom, models.generation, models.id);
   return withTapCounts(db, shopId, rows);
 }
 

@@ -3,9 +3,11 @@ import { MOST_PHOTOS } from '@lucky-thread/contract';
 import type { Actor } from '../../auth/session';
 import type { Database } from '../../db/database';
 import { conflict, invalid, notFound, stale } from '../../http/problem';
+import { sameContent } from '../../http/sameContent';
 import { findModel } from '../modelRepository';
 import type { PlaceAt } from '../modelService';
 import { readPicture } from './jpeg';
+import type { StoredPhoto } from './photoRepository';
 import { describe, dropPhoto, findPhoto, insertPhoto, jpegOf } from './photoRepository';
 
 /**
@@ -39,7 +41,7 @@ export async function putPhoto(
 }
 
 /**
- * Says what a photo shows, and where.
+ * Says what a photo shows, and where. What it says already stays as it is: whoever had no answer sends it again.
  *
  * @throws Problem 404 for no such photo; 409 with it as it is when somebody else was faster; 422 for a pin of another model's source.
  */
@@ -55,7 +57,10 @@ export async function describePhoto(
   if (strange >= 0)
     throw invalid([{ path: `pins.${strange}.sourceId`, message: 'the model has no such source' }]);
   const done = await db.transaction((tx) => describe(tx, id, request));
-  if (!done) throw stale(await findPhoto(db, actor.shopId, id));
+  if (!done) {
+    const now = await findPhoto(db, actor.shopId, id);
+    if (now === undefined || !saysTheSame(now, request)) throw stale(now);
+  }
   return (await findModel(db, actor.shopId, photo.modelId)) as ModelView;
 }
 
@@ -64,6 +69,20 @@ export async function takePhotoAway(db: Database, actor: Actor, id: string): Pro
   const { photo } = await photoOfShop(db, actor, id);
   await dropPhoto(db, actor.shopId, id);
   return (await findModel(db, actor.shopId, photo.modelId)) as ModelView;
+}
+
+function saysTheSame(stored: DescribedPhoto, request: DescribedPhoto): boolean {
+  return sameContent(wordsOf(stored), wordsOf(request));
+}
+
+type DescribedPhoto = Readonly<Pick<StoredPhoto, 'caption' | 'pins'>>;
+
+/** What a photo shows, whatever the order in which its pins were set. */
+function wordsOf({ caption, pins }: DescribedPhoto) {
+  return {
+    caption,
+    pins: Object.fromEntries(pins.map(({ sourceId, x, y }) => [sourceId, { x, y }])),
+  };
 }
 
 async function photoOfShop(db: Database, actor: Actor, id: string) {

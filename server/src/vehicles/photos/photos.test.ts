@@ -67,6 +67,28 @@ describe('a photo of a place', () => {
     expect(late.body.current).toMatchObject({ caption: 'first', version: 2 });
   });
 
+  it('is described once however often the same is sent, and otherwise only by who knows what it says', async () => {
+    const modelId = await vehicle();
+    const photoId = uuidv7();
+    await upload(modelId, jpegFrame(800, 600), { photoId });
+    const [slot] = panelBody().slots;
+    const slots = [slot, { ...slot, position: 'F2', column: 1 }];
+    await visitor.put(`/models/${modelId}/places/dash`, { ...panelBody(), base: 1, slots });
+    const pins = [
+      { sourceId: 'dash/F2', x: 1 / 3, y: 0.1 },
+      { ...PIN, x: 2 / 7 },
+    ];
+    const say = (what: object = {}): Promise<Given> =>
+      visitor.put(`/photos/${photoId}`, { base: 1, caption: 'Behind the flap', pins, ...what });
+    for (let time = 0; time < 2; time += 1) {
+      const answer = await say();
+      expect(answer.status).toBe(200);
+      expect(answer.body.photos).toMatchObject([{ version: 2, pins: [pins[1], pins[0]] }]);
+    }
+    for (const other of [{ caption: '' }, { pins: [PIN] }, { pins: [pins[0], PIN] }])
+      expect((await say(other)).status).toBe(409);
+  });
+
   it('loses a pin with its source, and goes with its place', async () => {
     const modelId = await vehicle();
     const photoId = uuidv7();
