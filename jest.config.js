@@ -1,4 +1,5 @@
-const { bundled } = require('./scripts/lib/jestBundles.cjs');
+const { bundled, bundledAlone, bundledEntries } = require('./scripts/lib/jestBundles.cjs');
+const { ownPackages } = require('./scripts/lib/jestOwnPackages.cjs');
 
 /** Core and contract run as plain logic, the app with Expo's preset, the server in plain Node. */
 const patience = ['<rootDir>/../scripts/lib/jestPatience.cjs'];
@@ -12,17 +13,32 @@ const transform = {
   '/node_modules/(?!react-native/|@react-native/|@lucky|expo).+\\.[jt]sx?$':
     '<rootDir>/../scripts/lib/jestSucrase.cjs',
 };
-/** The contract stands on it, and with the contract nearly everything. */
-const checks = bundled('class-validator');
+/** The contract stands on them, and with the contract nearly everything. */
+const checks = bundled('class-validator', 'class-transformer');
+const ofServer = {
+  ...bundled('express', 'rate-limiter-flexible', 'image-size', 'uuid'),
+  ...bundledEntries('drizzle-orm', {
+    entries: ['', 'pg-core', 'node-postgres', 'node-postgres/migrator'],
+    outside: ['pg'],
+  }),
+};
+const ofApp = {
+  ...bundled('uuid', 'lodash/merge'),
+  ...bundledAlone('react-native-paper', 'react-native-svg', '@testing-library/react-native'),
+};
+/** For the tests of whoever uses them. */
+const own = ownPackages('core', 'contract', 'work');
 /** What a sandbox looks up slowly, and loops ask for at every turn: each module gets it as a variable of its own. */
 const sandboxInjectedGlobals = [
   ...['Array', 'Boolean', 'Error', 'Infinity', 'JSON', 'Map', 'Math', 'Number', 'Object', 'Set'],
   ...['String', 'TypeError', 'WeakMap'],
 ];
+const testRunner = require.resolve('./scripts/lib/jestRunner.cjs');
 module.exports = {
   projects: [
     {
       displayName: 'core',
+      testRunner,
       rootDir: 'core',
       sandboxInjectedGlobals,
       preset: 'jest-expo/node',
@@ -35,6 +51,7 @@ module.exports = {
     },
     {
       displayName: 'contract',
+      testRunner,
       rootDir: 'contract',
       preset: 'jest-expo/node',
       moduleNameMapper: checks,
@@ -43,15 +60,17 @@ module.exports = {
     },
     {
       displayName: 'work',
+      testRunner,
       rootDir: 'work',
       sandboxInjectedGlobals,
       preset: 'jest-expo/node',
-      moduleNameMapper: checks,
+      moduleNameMapper: { ...checks, ...ownPackages('core', 'contract') },
       transform,
       setupFilesAfterEnv: patience,
     },
     {
       displayName: 'app',
+      testRunner,
       rootDir: 'app',
       preset: 'jest-expo',
       transform,
@@ -59,7 +78,8 @@ module.exports = {
       setupFilesAfterEnv: [...patience, '<rootDir>/src/testing/patience.ts'],
       moduleNameMapper: {
         ...checks,
-        ...bundled('react-native-paper', { alone: true }),
+        ...own,
+        ...ofApp,
         '^react-native-vector-icons.*|^@expo/vector-icons.*': '<rootDir>/src/testing/IconStub.tsx',
       },
       transformIgnorePatterns: [
@@ -68,9 +88,10 @@ module.exports = {
     },
     {
       displayName: 'server',
+      testRunner,
       rootDir: 'server',
       testEnvironment: 'node',
-      moduleNameMapper: { ...checks, ...bundled('express') },
+      moduleNameMapper: { ...checks, ...own, ...ofServer },
       transform: serverTransform,
       sandboxInjectedGlobals,
       transformIgnorePatterns: ['node_modules/(?!(uuid|@lucky-thread)/)'],
@@ -79,8 +100,10 @@ module.exports = {
     },
     {
       displayName: 'e2e',
+      testRunner,
       rootDir: 'e2e',
       testEnvironment: 'node',
+      moduleNameMapper: { ...checks, ...own, ...bundled('uuid', 'jszip') },
       transform: serverTransform,
       setupFilesAfterEnv: ['<rootDir>/src/lib/patience.ts'],
     },

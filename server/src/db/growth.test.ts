@@ -171,7 +171,7 @@ describe('an import', () => {
     const badMs = performance.now() - sent;
     expect(answer.status).toBe(422);
     // Against the good ones of this run, not against a clock: the machine may be busy.
-    expect(badMs).toBeLessThan(goodMs / 10);
+    expect(badMs).toBeLessThan(goodMs / 5);
     expect(answer.text.length).toBeLessThan(20_000);
   });
 });
