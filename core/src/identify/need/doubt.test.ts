@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { farthest } from '../../testing/farthest';
 import type { StitchPlace } from '../../vehicle';
 import { placeOf, stateAt } from '../../vehicle';
 import { advise } from '../advise';
@@ -92,17 +93,19 @@ describe('what speaks against a source', () => {
         ];
         remove(after, place, live);
         const wasRead = verdict.posterior.evidence.some(({ state }) => placeOf(state) === place);
-        for (let index = 0; index < NONE; index += 1) {
+        const known = Array.from({ length: NONE }, (_, index) => index);
+        const left = known.map((index) => {
           // Of a circuit of the right kind that one touch spoke against another touch leaves a fiftieth.
           const serves = (before.servingBy[index] ?? 0) > 0;
-          const left = isLiveAt(index, place) !== live ? 0 : wasRead && serves ? 0.02 : 1;
-          expect(after.believed[index]).toBeCloseTo(left * (before.believed[index] ?? 0), 12);
-          expect(after.byReadings[index]).toBeCloseTo(left * (before.byReadings[index] ?? 0), 12);
-          expect(after.critical[index]).toBeCloseTo(
-            left === 0 ? 0 : (before.critical[index] ?? 0),
-            12,
-          );
-        }
+          return isLiveAt(index, place) !== live ? 0 : wasRead && serves ? 0.02 : 1;
+        });
+        const are = (list: ArrayLike<number>) => known.map((index) => list[index] ?? 0);
+        const leaves = (list: ArrayLike<number>) =>
+          are(list).map((one, at) => (left[at] ?? 0) * one);
+        expect(farthest(are(after.believed), leaves(before.believed))).toBeLessThan(1e-12);
+        expect(farthest(are(after.byReadings), leaves(before.byReadings))).toBeLessThan(1e-12);
+        const stays = are(before.critical).map((one, at) => (left[at] === 0 ? 0 : one));
+        expect(farthest(are(after.critical), stays)).toBeLessThan(1e-12);
         if (wasRead) return;
         const kept = live ? UNKNOWN_LIVE : 1 - UNKNOWN_LIVE;
         expect(after.believed[NONE]).toBeCloseTo(kept * (before.believed[NONE] ?? 0), 12);
