@@ -1,7 +1,7 @@
 import type { CellEdit } from '@lucky-thread/core/vehicle/typed';
 import { FUSE_FAMILIES, FUSE_FAMILY_FACTS } from '@lucky-thread/core/vehicle';
 import { CORNERS, USUAL_LANDMARKS, editCell } from '@lucky-thread/core/vehicle/typed';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
 import { Choice } from '../../ui/Choice';
@@ -45,6 +45,8 @@ export function PanelEntry(props: PanelEntryProps) {
   const { draft, read, onDraft, pictured } = props;
   const [touched, setTouched] = useState<string>();
   const [over, setOver] = useState<string>();
+  // Typing goes on while the panel before is still drawn.
+  const drawn = useDeferredValue(read.panel);
   const unread = read.typed.map(({ row, cell, message }) => `row ${row}, cell ${cell}: ${message}`);
   const slot = read.panel?.slots.find((one) => one.id === touched);
   const edit = (change: CellEdit): void => {
@@ -89,13 +91,13 @@ export function PanelEntry(props: PanelEntryProps) {
           </>
         )}
       </View>
-      {read.panel === undefined || read.panel.slots.length === 0 ? null : (
+      {drawn === undefined || drawn.slots.length === 0 ? null : (
         <View style={styles.stack}>
           <PanelPreview
             id={read.id}
             name={props.name}
             location={props.location}
-            panel={read.panel}
+            panel={drawn}
             touchedId={touched}
             overId={over}
             onTouch={setTouched}

@@ -1,5 +1,6 @@
 import type { Verdict } from '@lucky-thread/core/identify';
 import type { TypedPanel } from '@lucky-thread/core/vehicle/typed';
+import { memo } from 'react';
 import { View } from 'react-native';
 import { FusePanel } from '../../panel/FusePanel';
 import { Words } from '../../ui/Words';
@@ -27,7 +28,8 @@ const NO_VERDICTS: ReadonlyMap<string, Verdict> = new Map();
 const NONE: ReadonlySet<string> = new Set();
 
 /** The panel as it will be probed, with how much of it is there. */
-export function PanelPreview({ panel, touchedId, overId, onTouch, ...head }: PanelPreviewProps) {
+export const PanelPreview = memo(function PanelPreview(props: PanelPreviewProps) {
+  const { panel, touchedId, overId, onTouch, ...head } = props;
   const fitted = panel.slots.filter((slot) => slot.ratingA !== undefined).length;
   return (
     <View testID="panel-preview">
@@ -44,4 +46,4 @@ export function PanelPreview({ panel, touchedId, overId, onTouch, ...head }: Pan
       />
     </View>
   );
-}
+});
