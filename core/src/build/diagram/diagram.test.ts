@@ -85,14 +85,18 @@ const SVG_DTD = '/usr/share/xml/w3c-sgml-lib/schema/dtd/REC-SVG11-20110816/svg11
 function invalid(drawings: readonly string[]): string[] {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'lucky-thread-svg-'));
   try {
-    return drawings.flatMap((svg, index) => {
+    const files = drawings.map((svg, index) => {
       const file = path.join(folder, `${index}.svg`);
       writeFileSync(file, svg);
-      const args = ['--noout', '--nonet', '--dtdvalid', SVG_DTD, file];
-      const { status, stderr, error } = spawnSync('xmllint', args, { encoding: 'utf8' });
-      if (error !== undefined) throw error;
-      return status === 0 ? [] : [`${index}: ${stderr}`];
+      return file;
     });
+    // All at once: the definition takes longer to read than a drawing.
+    const args = ['--noout', '--nonet', '--dtdvalid', SVG_DTD, ...files];
+    const { status, stderr, error } = spawnSync('xmllint', args, { encoding: 'utf8' });
+    if (error !== undefined) throw error;
+    const told = stderr.split('\n');
+    const wrong = files.flatMap((file) => told.find((line) => line.includes(file)) ?? []);
+    return status === 0 || wrong.length > 0 ? wrong : [stderr];
   } finally {
     rmSync(folder, { recursive: true });
   }
@@ -153,8 +157,8 @@ describe('the wiring diagram', () => {
 
   // SVG 1.1 (second edition), W3C Recommendation of 16 August 2011: its own document type definition, by xmllint.
   it('is valid SVG by the W3C’s definition, whatever the words in it', async () => {
-    const jobs = fc.sample(JOBS, { numRuns: 30, seed: 11 });
-    const words = fc.sample(fc.string({ unit: 'binary', maxLength: 20 }), { numRuns: 30, seed: 3 });
+    const jobs = fc.sample(JOBS, { numRuns: 15, seed: 11 });
+    const words = fc.sample(fc.string({ unit: 'binary', maxLength: 20 }), { numRuns: 15, seed: 3 });
     const drawings = await Promise.all(
       jobs.map(async (job, index) =>
         diagramSvg(
