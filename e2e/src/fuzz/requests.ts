@@ -19,7 +19,7 @@ export interface FuzzRequest {
   readonly body: string | Uint8Array | undefined;
   /** What is stored under which id when it is taken. */
   readonly makes?: { readonly kind: 'job' | 'reading' | 'tap'; readonly id: string };
-  /** What grows by one version when it is taken. */
+  /** What grows by one version when it is taken; the shop by none where it is so already. */
   readonly changes?: 'shop' | `job:${string}`;
   readonly signedIn: boolean;
 }
