@@ -88,19 +88,6 @@ it('wakes an amplifier by the radio that stays, and takes the antenna’s feed f
   expect(await seriousFaults(visitor)).toEqual([]);
 });
 
-it('has both wires for a set that drives them, and says how each is joined', async () => {
-  visitor = await Visitor.open(application.base, WIDE);
-  await signIn(visitor);
-  await startJob(visitor, 'Drover', 'Video head unit', ['factoryAmp', 'activeAntenna', 'noCamera']);
-  await visitor.touch('lay-open-kick-plug');
-  await visitor.see('wire-strip');
-  await followPlan(visitor, 150);
-  await visitor.touch('go-choose');
-  await visitor.see(`candidate-turnOn-${AMPLIFIER}`);
-  await visitor.touch(`candidate-antenna-${ANTENNA}`);
-  expect(await seriousFaults(visitor)).toEqual([]);
-});
-
 /** The accessory in the bunch behind the demo car's radio. */
 const WIRE = 'harness/W4';
 
