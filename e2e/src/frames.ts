@@ -1,5 +1,5 @@
 import { v7 as uuidv7 } from 'uuid';
-import { PHONE, Visitor } from './lib/browser';
+import { FINE, PHONE, Visitor } from './lib/browser';
 import { signIn } from './lib/flow';
 import { pageTasks } from './lib/trace';
 import { Sender } from './lib/sender';
@@ -50,7 +50,7 @@ const BUSY = `
 
 /** Counts the frames that Build loses when the device of the largest job moves, and when a step is done. */
 export async function countFrames(base: string): Promise<void> {
-  const visitor = await Visitor.open(base, PHONE);
+  const visitor = await Visitor.open(base, PHONE, FINE);
   try {
     await signIn(visitor);
     const jobId = await largestJob(visitor);

@@ -23,6 +23,11 @@ export const PHONE: Size = { name: 'phone', width: 390, height: 844 };
 /** A laptop on a desk. */
 export const WIDE: Size = { name: 'wide', width: 1280, height: 800 };
 
+/** Of how many pixels a page’s own is made: most tests look at no picture, and painting is a tenth of what a page costs. */
+const COARSE = 0.25;
+/** A pixel for each. */
+export const FINE = 1;
+
 /** How long anything may take to appear, ms. */
 const PATIENCE_MS = 30_000;
 /** How often a page that was left, or a condition of a test, is asked again, ms. */
@@ -36,24 +41,30 @@ export class Visitor {
   /** The cookie of whoever is signed in, as a request carries it. */
   session: string | undefined;
 
-  private constructor(driver: WebDriver, base: string) {
+  private size: Size;
+  private readonly scale: number;
+
+  private constructor(driver: WebDriver, base: string, size: Size, scale: number) {
     this.driver = driver;
     this.base = base;
+    this.size = size;
+    this.scale = scale;
   }
 
   /** Opens a fresh browser of a size; `close` gives it back. */
-  static async open(base: string, size: Size): Promise<Visitor> {
-    const visitor = new Visitor(await takeBrowser(), base);
+  static async open(base: string, size: Size, scale = COARSE): Promise<Visitor> {
+    const visitor = new Visitor(await takeBrowser(), base, size, scale);
     await visitor.resize(size);
     return visitor;
   }
 
   /** Gives the window a size; a phone's is narrower than a window can be made otherwise. */
-  async resize(size: Size): Promise<void> {
+  async resize(size: Size, scale = this.scale): Promise<void> {
+    this.size = size;
     await this.command('Emulation.setDeviceMetricsOverride', {
       width: size.width,
       height: size.height,
-      deviceScaleFactor: 1,
+      deviceScaleFactor: scale,
       mobile: size.name === 'phone',
     });
   }
@@ -218,8 +229,10 @@ export class Visitor {
 
   /** Saves what is on the screen as a PNG, once nothing on it moves any more: a label that slides aside is in nobody's way then. */
   async picture(file: string): Promise<void> {
+    await this.resize(this.size, FINE);
     await this.driver.executeAsyncScript(STILL);
     writeFileSync(file, Buffer.from(await this.driver.takeScreenshot(), 'base64'));
+    await this.resize(this.size);
   }
 
   /** Closes the browser. */
