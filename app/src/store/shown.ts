@@ -1,7 +1,10 @@
-import { useMemo } from 'react';
+import type { JobFilter } from '@lucky-thread/contract';
+import { useEffect, useMemo, useRef } from 'react';
 import {
+  api,
   useDevicesQuery,
   useGlossaryQuery,
+  useJobsInfiniteQuery,
   useModelQuery,
   useSessionQuery,
   useShopQuery,
@@ -10,7 +13,7 @@ import { userIdIn } from './currentUser';
 import { shopCommandsIn } from './outboxSlice';
 import type { ShownThings } from './shopCommands';
 import { withShopCommands } from './shopCommands';
-import { useAppSelector } from './store';
+import { useAppDispatch, useAppSelector } from './store';
 
 /** A vehicle model, with what was changed of it and is not saved yet. */
 export function useModel(id: string, options: { readonly skip?: boolean } = {}) {
@@ -34,6 +37,21 @@ export function useDevices() {
 export function useGlossary() {
   const query = useGlossaryQuery();
   return { ...query, data: useDone('glossary', query.data) };
+}
+
+/**
+ * A list of jobs as it is now. What was asked for while a change was on its way may have been answered from before it: once the
+ * change is stored it is asked for anew.
+ */
+export function useJobs(filter: Omit<JobFilter, 'after'>) {
+  const dispatch = useAppDispatch();
+  const unsaved = useAppSelector(({ outbox }) => outbox.length);
+  const before = useRef(unsaved);
+  useEffect(() => {
+    if (unsaved < before.current) dispatch(api.util.invalidateTags(['JobLists']));
+    before.current = unsaved;
+  }, [dispatch, unsaved]);
+  return useJobsInfiniteQuery(filter, { refetchOnMountOrArgChange: true, refetchOnFocus: true });
 }
 
 /** A thing as it is shown: as the server has it, with what is still on its way done. */

@@ -3,7 +3,7 @@ import { JOB_VIEWS } from '@lucky-thread/contract';
 import { useRouter } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { useJobsInfiniteQuery } from '../../store/api';
+import { useJobs } from '../../store/shown';
 import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
 import { Choice } from '../../ui/Choice';
@@ -29,10 +29,7 @@ export function JobsScreen() {
   const q = useDeferredValue(typed.trim());
   const filter = { ...(view === 'all' ? {} : { view }), ...(q === '' ? {} : { q }) };
   const isCut = view !== 'all' || q !== '';
-  const jobs = useJobsInfiniteQuery(filter, {
-    refetchOnMountOrArgChange: true,
-    refetchOnFocus: true,
-  });
+  const jobs = useJobs(filter);
   const router = useRouter();
   if (jobs.isError && jobs.data === undefined)
     return <Failed what="The jobs" onRetry={() => void jobs.refetch()} />;

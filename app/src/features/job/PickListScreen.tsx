@@ -4,7 +4,8 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { PartLines } from '../../panel/PartLines';
-import { useJobsInfiniteQuery, usePickListQuery } from '../../store/api';
+import { usePickListQuery } from '../../store/api';
+import { useJobs } from '../../store/shown';
 import { ActionButton } from '../../ui/ActionButton';
 import { Choice } from '../../ui/Choice';
 import { dayAt, dayWords } from '../../ui/days';
@@ -20,7 +21,7 @@ import { useToday } from '../../ui/useToday';
 /** What is loaded into the van for a day: the parts and tools of the jobs that are chosen, summed. */
 export function PickListScreen() {
   const router = useRouter();
-  const jobs = useJobsInfiniteQuery({ view: 'open' }, { refetchOnMountOrArgChange: true });
+  const jobs = useJobs({ view: 'open' });
   const today = useToday();
   const [picked, setPicked] = useState<string>();
   /** Jobs that were ticked against how they begin. */
