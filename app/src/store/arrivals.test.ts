@@ -2,7 +2,7 @@ import type { JobView, ReadingView, TapPointView } from '@lucky-thread/contract'
 import { api } from './api';
 import { showJob, showReading, showRenewed } from './arrivals';
 import { makeStore } from './store';
-import { settled } from '../testing/fakeServer';
+import { patientServer, settled } from '../testing/fakeServer';
 
 /** Requests that are on their way, and how each is answered when it is. */
 let waiting: ((body: unknown) => void)[] = [];
@@ -10,19 +10,7 @@ let waiting: ((body: unknown) => void)[] = [];
 beforeEach(() => {
   jest.useFakeTimers({ doNotFake: ['setImmediate', 'queueMicrotask'] });
   waiting = [];
-  globalThis.Request = class {
-    clone(): this {
-      return this;
-    }
-  } as unknown as typeof Request;
-  globalThis.fetch = () =>
-    new Promise((resolve) => {
-      waiting.push((body) =>
-        resolve(
-          new Response(JSON.stringify(body), { headers: { 'content-type': 'application/json' } }),
-        ),
-      );
-    });
+  patientServer((answer) => waiting.push(answer));
 });
 
 afterEach(() => jest.useRealTimers());

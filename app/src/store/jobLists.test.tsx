@@ -2,7 +2,7 @@ import { act, renderHook } from '@testing-library/react-native';
 import type { JobPage } from '@lucky-thread/contract';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
-import { settled } from '../testing/fakeServer';
+import { patientServer, settled } from '../testing/fakeServer';
 import { itemGone, itemKept } from './outboxSlice';
 import type { OutboxItem } from './outboxSlice';
 import { useJobs } from './shown';
@@ -13,19 +13,9 @@ let waiting: ((jobs: readonly string[]) => void)[] = [];
 
 beforeEach(() => {
   waiting = [];
-  globalThis.Request = class {
-    clone(): this {
-      return this;
-    }
-  } as unknown as typeof Request;
-  globalThis.fetch = () =>
-    new Promise((resolve) => {
-      waiting.push((ids) => {
-        const page: unknown = { jobs: ids.map((id) => ({ id })), unreadable: [], next: null };
-        const headers = { 'content-type': 'application/json' };
-        resolve(new Response(JSON.stringify(page), { headers }));
-      });
-    });
+  patientServer((answer) => {
+    waiting.push((ids) => answer({ jobs: ids.map((id) => ({ id })), unreadable: [], next: null }));
+  });
 });
 
 const CHANGE = { key: 'c', kind: 'job', jobId: 'j', status: 'sending' } as unknown as OutboxItem;

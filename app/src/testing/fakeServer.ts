@@ -82,3 +82,13 @@ export async function settled(): Promise<void> {
       setImmediate(() => resolve());
     });
 }
+
+/** Puts a server in place that answers each request when the test says so, and with what; those that wait are handed on as they come. */
+export function patientServer(onWaiting: (answer: (body: unknown) => void) => void): void {
+  globalThis.Request = PathRequest as unknown as typeof Request;
+  const headers = { 'content-type': 'application/json' };
+  globalThis.fetch = () =>
+    new Promise((resolve) => {
+      onWaiting((body) => resolve(new Response(JSON.stringify(body), { headers })));
+    });
+}
