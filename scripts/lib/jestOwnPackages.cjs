@@ -1,6 +1,6 @@
 /** Our own packages made into one file for the tests of those who use them, whenever Jest starts: no test meets yesterday’s. */
 const { createHash } = require('node:crypto');
-const { existsSync, readFileSync, readdirSync, rmSync, statSync } = require('node:fs');
+const { readFileSync, readdirSync, rmSync, statSync } = require('node:fs');
 const path = require('node:path');
 const { FOLDER, ROOT, doorsOf, entriesOf, oneFile, write } = require('./jestOneFile.cjs');
 
@@ -21,10 +21,9 @@ function ownPackages(...packages) {
   const series = `own-${packages.join('-')}-`;
   const hash = createHash('sha256').update(text).digest('hex').slice(0, 16);
   const file = path.join(FOLDER, `${series}${hash}.cjs`);
-  if (!existsSync(file)) {
-    write(file, text);
-    sweep(series);
-  }
+  // Also where it is there already: what is read last is swept away last.
+  write(file, text);
+  sweep(series);
   return doorsOf(names, file);
 }
 
