@@ -5,6 +5,8 @@ export class Typist {
   /** A touch, s. */
   static readonly TOUCH_S = 0.6;
   private static readonly KEYS_PER_S = 5;
+  /** So many letters go to the page key by key. */
+  private static readonly BY_KEY = 40;
   private readonly visitor: Visitor;
   private seconds = 0;
   /** Touches so far; going into a field to type is one. */
@@ -17,7 +19,10 @@ export class Typist {
 
   async type(field: string, text: string): Promise<void> {
     await this.touch(field);
-    await this.visitor.typeKeys(field, text);
+    await this.visitor.typeKeys(field, text.slice(0, Typist.BY_KEY));
+    // All of it counts as keys; the page gets the rest at once.
+    if (text.length > Typist.BY_KEY)
+      await this.visitor.command('Input.insertText', { text: text.slice(Typist.BY_KEY) });
     this.add(text.length / Typist.KEYS_PER_S);
   }
 

@@ -30,15 +30,20 @@ export function panelPrints(
   sources: readonly ProbeSource[],
   read: (written: Written) => LabelReading,
 ): PanelPrints {
+  return { hidden: hiddenCircuits(sources, read), doubt: doubtOfPrints(sources, read) };
+}
+
+/** How many times likelier than on a usual panel a print stands at the wrong slot, see {@link panelPrints}. */
+export function doubtOfPrints(
+  sources: readonly ProbeSource[],
+  read: (written: Written) => LabelReading,
+): number {
   const prints = sources.filter(canHaveLegend).map(({ legend }) => read({ legend }));
   const unreadable = prints.filter(({ safety }) => safety === 'unknown').length;
   const share =
     (unreadable + USUALLY_UNREADABLE * TAKEN_AS_USUAL) / (prints.length + TAKEN_AS_USUAL);
   const [least, most] = DOUBTS;
-  return {
-    hidden: hiddenCircuits(sources, read),
-    doubt: Math.min(most, Math.max(least, oddsOf(share) / oddsOf(USUALLY_UNREADABLE))),
-  };
+  return Math.min(most, Math.max(least, oddsOf(share) / oddsOf(USUALLY_UNREADABLE)));
 }
 
 /** Of the prints that can be read, as many are wrong as silent ones stand against those that are left. */

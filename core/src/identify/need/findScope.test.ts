@@ -61,3 +61,23 @@ describe('what may serve a need', () => {
     expect([...none.candidates, ...none.taped]).toEqual([]);
   });
 });
+
+describe('the chance of danger from which the handbook is asked', () => {
+  /** A lid of 32 positions, of which so many print nothing. */
+  const lid = (silent: number): ProbeSource[] =>
+    Array.from({ length: 32 }, (_, at) => ({
+      ...{ ...SLOT, id: `F${at}`, name: `F${at}` },
+      legend: at < silent ? undefined : 'RADIO',
+    }));
+  const from = (silent: number): number =>
+    findScopeOf(lid(silent), [], { needs: [], until: 'role' }).lookUpFrom;
+
+  it('is 4 % on a lid that reads well, 2 % on a worn one, and never more the less it says', () => {
+    expect([from(0), from(8), from(11)]).toEqual([0.04, 0.04, 0.04]);
+    // Of 32 and the 8 that are taken as usual 18 silent, 22 to read: doubted two and a half times as much as a quarter.
+    expect(from(16)).toBeCloseTo((0.04 * 1.5) / ((18 / 22) * 3), 9);
+    expect([from(22), from(32)]).toEqual([0.02, 0.02]);
+    const all = Array.from({ length: 33 }, (_, silent) => from(silent));
+    expect(all).toEqual([...all].sort((left, right) => right - left));
+  });
+});

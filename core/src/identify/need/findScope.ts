@@ -1,10 +1,12 @@
 import type { SafetyClass } from '../legend/lexicon';
 import type { PreparedNeed, Need } from './needs';
 import { preparedNeedOf } from './needs';
+import { doubtOfPrints } from '../legend/panelPrints';
 import type { LabelReading, Written } from '../legend/readLabel';
 import { readOnce, readWritten } from '../legend/readLabel';
 import type { ProbeSource } from '../reading/source';
 import type { Verdict } from '../verdict/verdict';
+import { DOUBTED, LOOK_UP_FROM } from './thresholds';
 
 /** How far testing goes: until the feeds are served, or until each of their functions can be named for the log. */
 export type Until = 'role' | 'function';
@@ -27,6 +29,8 @@ export interface FindScope {
   readonly until: Until;
   /** The handbook can be asked. */
   readonly handbook: boolean;
+  /** From this chance of danger on it is asked about what prints something harmless, 0 to 1. */
+  readonly lookUpFrom: number;
 }
 
 /** Prepares what is looked through: which sources may serve is settled once. */
@@ -60,7 +64,14 @@ export function findScopeOf(
     classes,
     until: asked.until,
     handbook: asked.handbook ?? false,
+    lookUpFrom: lookUpFrom(doubtOfPrints(sources, read)),
   };
+}
+
+/** The more a worn lid's prints are doubted, the sooner the handbook is asked about one of them. */
+function lookUpFrom(doubt: number): number {
+  const { usual, worn } = LOOK_UP_FROM;
+  return Math.min(usual, Math.max(worn, (usual * DOUBTED) / doubt));
 }
 
 /** The sources that may serve a need. */

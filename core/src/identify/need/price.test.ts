@@ -46,8 +46,9 @@ describe('what taking a source costs, in seconds of work', () => {
     expect(price('silent', 0, true)).toBeCloseTo(40 + 0.15 * 80, 9);
     expect(price('silent', 0.1, true)).toBeCloseTo(40 + 0.15 * 280, 9);
     expect(price('free', 0.1, true)).toBeCloseTo(40 + 0.15 * 200, 9);
-    // At 2 % nobody asks yet.
-    expect(price('free', 0.02, true)).toBe(40);
+    // At 4 % nobody asks yet, and the danger counts in full.
+    expect(price('free', 0.04, true)).toBe(80);
+    expect(price('free', 0.05, true)).toBeCloseTo(40 + 0.15 * 100, 9);
     expect(price('told', 0.1, true)).toBe(200);
     expect(price('none', 0.1, true)).toBe(280);
     // A wire stands in no fuse table.
@@ -63,7 +64,10 @@ describe('the handbook', () => {
     expect([wants('silent'), wants('free'), wants('care'), wants('block')]).toEqual([
       ...[true, false, false, false],
     ]);
-    expect([wants('free', 0.02), wants('free', 0.021)]).toEqual([false, true]);
+    expect([wants('free', 0.04), wants('free', 0.041)]).toEqual([false, true]);
+    // On a worn lid it is asked sooner.
+    const worn = { ...scope(true), lookUpFrom: 0.02 };
+    expect([0.02, 0.021].map((danger) => wantsLookUp('free', danger, worn))).toEqual([false, true]);
     expect([wants('told', 0.5), wants('none', 0.5), wants('wire', 0.5)]).toEqual([
       ...[false, false, false],
     ]);

@@ -2,7 +2,7 @@ import { canHaveLegend } from '../reading/source';
 import type { SafetyClass } from '../legend/lexicon';
 import { WORK_SECONDS } from '../visit/workCosts';
 import type { FindScope } from './findScope';
-import { LOOK_UP_FROM, TOO_RISKY, TOO_RISKY_PRINTED, TOO_RISKY_TO_ASK } from './thresholds';
+import { TOO_RISKY, TOO_RISKY_PRINTED, TOO_RISKY_TO_ASK } from './thresholds';
 
 /**
  * What taking a source costs by its legend, in seconds of work that one would rather do: a cautious one wants a reason
@@ -39,7 +39,7 @@ export function priceOf(sourceId: string, danger: number, scope: FindScope): num
 export function wantsLookUp(sourceId: string, danger: number, scope: FindScope): boolean {
   return (
     canLookUp(sourceId, scope) &&
-    (scope.classes.get(sourceId) === 'unknown' || danger > LOOK_UP_FROM)
+    (scope.classes.get(sourceId) === 'unknown' || danger > scope.lookUpFrom)
   );
 }
 

@@ -25,8 +25,13 @@ export const TOO_RISKY_PRINTED = 0.15;
 export const AGAINST_PRINT = 0.1;
 /** And this likely, not even the handbook is asked about it. */
 export const TOO_RISKY_TO_ASK = 0.8;
-/** From this chance of danger on the handbook is asked, if it is at hand. */
-export const LOOK_UP_FROM = 0.02;
+/**
+ * From this chance of danger on the handbook is asked about what prints something harmless, if it is at hand: on a lid that reads
+ * well, and at the least on a worn one. Chosen on generated cars, see decision 9.
+ */
+export const LOOK_UP_FROM = { usual: 0.04, worn: 0.02 } as const;
+/** A lid counts as worn from this doubt of its prints on, see `doubtOfPrints`. */
+export const DOUBTED = 1.5;
 /** Below this a source isn't worth planning for. */
 export const HOPELESS = 0.02;
 /** The same for a signal: one wire in a bunch has it, and nothing but readings tells which. */
