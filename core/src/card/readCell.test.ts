@@ -158,7 +158,7 @@ describe('a legend that was read', () => {
             doubt: expect.not.stringMatching(/^none$/),
           });
       }),
-      { numRuns: 200 },
+      { numRuns: 80 },
     );
   });
 });

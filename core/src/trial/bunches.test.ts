@@ -25,7 +25,7 @@ const starters = searched(STARTER, false, SEEDS.slice(0, 3));
 /** The locks alone on every kind of them: in a third of the time. */
 const LOCKS: readonly BunchSignal[] = ['lock', 'unlock'];
 const locks = searched(LOCKS);
-const screens = searched(SCREEN, false, SEEDS.slice(0, 5));
+const screens = searched(SCREEN, false, SEEDS.slice(0, 3));
 
 it.each([
   ['a remote starter', STARTER, starters],

@@ -30,7 +30,7 @@ function run(
   by: { readonly instrument: 'meter' | 'lamp'; readonly handbook: boolean },
 ) {
   let score = NO_SCORE;
-  for (let seed = FIRST_SEED; seed < FIRST_SEED + 14; seed += 1) {
+  for (let seed = FIRST_SEED; seed < FIRST_SEED + 9; seed += 1) {
     const vehicle = vehicleElsewhere(seed, prints);
     const car = trialCar(vehicle, { seed, ...by, car: benchCar(vehicle.truth), elsewhere: true });
     score = addScores(score, scoreOf(vehicle, NEEDS, followPlan(car, NEEDS).filled));
@@ -61,7 +61,7 @@ describe.each([
   ['a lamp, an ohmmeter and 9 V, ghosts about', 'lamp', 0.3, 0.9],
 ] as const)('bunches by other assumptions, with %s', (name, by, ghosts, least) => {
   it('are told fully apart, never popped into harm, and never called told when they are not', () => {
-    const BUNCHES = 8;
+    const BUNCHES = 6;
     let right = 0;
     for (let seed = FIRST_SEED; seed < FIRST_SEED + BUNCHES; seed += 1) {
       const harness = harnessElsewhere(seed, { ghosts });

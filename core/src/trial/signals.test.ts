@@ -4,7 +4,7 @@ import type { Signal } from './signalTrial';
 import { SIGNALS, bunchOf, searchBunch } from './signalTrial';
 
 /** The thresholds of signals were chosen on these bunches; `npm run bench -- signals` reports on others. */
-const CARS = 16;
+const CARS = 10;
 
 function bunch(signal: Signal, there: boolean, seed: number) {
   return bunchOf(generateHarness(seed).truth.wires ?? [], signal, { there, seed });

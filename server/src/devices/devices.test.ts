@@ -5,6 +5,7 @@ import type {
   ProblemDocument,
 } from '@lucky-thread/contract';
 import { DEVICE_FILE, MOST_DEVICES } from '@lucky-thread/contract';
+import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import type { TestServer, Visitor } from '../testing/testServer';
 import { problemPaths, startTestServer } from '../testing/testServer';
@@ -34,6 +35,23 @@ const fileOf = (name: string, more: object = {}) => ({
 });
 const namesOf = async (): Promise<string[]> =>
   (await visitor.get<DeviceView[]>('/devices')).body.map(({ name }) => name);
+
+/** Puts so many devices into the way of others, past the interface: one by one they take seconds. Answers how to take them out. */
+async function fill(devices: number): Promise<() => Promise<void>> {
+  const client = new pg.Client({ connectionString: server.databaseUrl });
+  await client.connect();
+  const { rows } = await client.query<{ id: string }>(
+    `insert into devices (id, shop_id, note, device, position)
+     select gen_random_uuid(), shop_id, 'In the way', device, position + nth
+     from (select * from devices order by position desc limit 1) last, generate_series(1, $1::int) nth
+     returning id`,
+    [devices],
+  );
+  return async () => {
+    await client.query('delete from devices where id = any($1)', [rows.map(({ id }) => id)]);
+    await client.end();
+  };
+}
 
 describe('the catalogue of devices', () => {
   it('keeps a new one at its end, puts a changed one in its place, and gives one up', async () => {
@@ -67,7 +85,8 @@ describe('the catalogue of devices', () => {
   });
 
   it('holds so many and no more, also when several are kept at once', async () => {
-    const room = MOST_DEVICES - (await namesOf()).length;
+    const room = 5;
+    const empty = await fill(MOST_DEVICES - room - (await namesOf()).length);
     const ids = Array.from({ length: room + 3 }, () => uuidv7());
     const answers = await Promise.all(
       ids.map((id) => visitor.put(`/devices/${id}`, fileOf('One of many'))),
@@ -78,6 +97,7 @@ describe('the catalogue of devices', () => {
     const [full] = answers.filter((answer) => answer.status === 422);
     expect(full?.text).toContain(`holds ${MOST_DEVICES} devices`);
     for (const id of ids) await visitor.delete(`/devices/${id}`);
+    await empty();
   });
 
   it('brings in what ships and was not there, once, and lets what was kept stand', async () => {
@@ -98,12 +118,11 @@ describe('the catalogue of devices', () => {
     const before = (await visitor.get<DeviceView[]>('/devices')).body;
     await visitor.delete(`/devices/${before[0]?.id ?? ''}`);
     await visitor.delete(`/devices/${before[1]?.id ?? ''}`);
-    const ids = Array.from({ length: MOST_DEVICES - before.length + 1 }, () => uuidv7());
-    for (const id of ids) await visitor.put(`/devices/${id}`, fileOf('In the way'));
+    const empty = await fill(MOST_DEVICES - before.length + 1);
     const refused = await visitor.post<ProblemDocument>('/devices/shipped', {});
     expect([refused.status, problemPaths(refused)]).toEqual([422, ['device']]);
     expect(await namesOf()).toHaveLength(MOST_DEVICES - 1);
-    for (const id of ids) await visitor.delete(`/devices/${id}`);
+    await empty();
     await visitor.post('/devices/shipped', {});
     expect((await namesOf()).sort()).toEqual(before.map(({ name }) => name).sort());
   });
