@@ -8,6 +8,7 @@ import type {
 import type { ProofKind } from '@lucky-thread/core/prove';
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useRef } from 'react';
+import { withFeedPlan } from '@lucky-thread/work';
 import { changeJob, layOpen } from '../store/outbox';
 import type { JobChangeBody } from '../store/commands';
 import { useAppDispatch, useAppSelector } from '../store/store';
@@ -18,6 +19,8 @@ import { furthest } from './phases';
 export interface JobChange {
   /** New plans of the feeds; those that are as they were cost nothing. */
   readonly setPlan: (plan: readonly FeedPlanInput[]) => void;
+  /** Chooses a source for a feed, at a slot or elsewhere; a feed that had it is left without one, unless both may lie on it. */
+  readonly choose: (entry: FeedPlanInput, atSlot: boolean) => void;
   /** Lays the bunch of wires out anew. */
   readonly setWires: (wires: readonly HarnessWireInput[]) => void;
   /** Lays more wires open beside those that lie open. */
@@ -79,6 +82,7 @@ export function useJobChange(job: JobView): JobChange {
     };
     return {
       setPlan: (plan) => make(planChanges(now(), plan)),
+      choose: (entry, atSlot) => make(planChanges(now(), withFeedPlan(now(), entry, atSlot))),
       setWires: (wires) => make([{ kind: 'wires', body: { wires } }]),
       layOpen: (wires) => dispatch(layOpen(now(), wires)),
       seeSlot: (body) => make([{ kind: 'slot', body }]),

@@ -1,8 +1,9 @@
 import type { FeedPlanInput } from '@lucky-thread/contract';
 import type { Blocked, RankedSet } from '@lucky-thread/core/choose';
 import type { Verdict } from '@lucky-thread/core/identify';
+import type { Source } from '@lucky-thread/core/vehicle';
 import { nameOf } from '@lucky-thread/core/vehicle';
-import { useMemo } from 'react';
+import { useCallback, useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActionButton } from '../../ui/ActionButton';
 import { Caution } from '../../ui/Caution';
@@ -18,14 +19,18 @@ import {
   slotFeeds,
   tappedFeeds,
   movedTo,
-  withFeedPlan,
+  isAtSlot,
 } from '@lucky-thread/work';
 import type { Finding } from '../../work/useFind';
 import { useFind } from '../../work/useFind';
 import type { JobContext } from '@lucky-thread/work';
 import { JobProblem } from '../../shell/JobProblem';
 import { useJobChange } from '../../work/useJobChange';
+import { useSteady, useSteadyList } from '../../workers/useSteady';
 import { FeedCard } from './FeedCard';
+import type { FeedChoice } from './feedChoices';
+import { feedChoices } from './feedChoices';
+import { OrientationCard } from './OrientationCard';
 import { SetComparison } from './SetComparison';
 import { useSets } from './useSets';
 
@@ -35,13 +40,17 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
   const change = useJobChange(context.job);
   const verdicts = useVerdicts(finding);
   const { sets, rankings } = useSets(context, verdicts);
-  const { job, model, taps } = context;
-  const sources = useMemo(
-    () => new Map(jobSourcesOf({ job, model, taps }).map(({ source }) => [source.id, source])),
-    [job, model, taps],
-  );
+  const sources = useSources(context);
   const feeds = slotFeeds(context);
   const tapped = tappedFeeds(context);
+  const choices = useSteadyList(
+    useMemo(() => feedChoices(context, rankings), [context, rankings]),
+    feedIdOf,
+  );
+  const choose = useCallback(
+    (entry: FeedPlanInput) => change.choose(entry, sources.get(entry.sourceId)?.kind === 'slot'),
+    [change, sources],
+  );
   const unreasoned = tapped.filter(
     ({ feed, plan }) =>
       plan.reason === undefined &&
@@ -80,21 +89,20 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
         onTake={(set) => change.setPlan(planFor(set, context.job.plan))}
       />
       <SideBySide>
-        {feeds.map((feed) => (
+        {[...choices.values()].map((choice) => (
           <FeedCard
-            key={feed.id}
-            feed={feed}
-            context={context}
-            finding={finding}
+            key={choice.feed.id}
+            choice={choice}
+            family={context.job.device.family}
+            model={context.model}
             verdicts={verdicts}
             sources={sources}
-            ranking={rankings[feed.id]}
-            onChoose={(entry) =>
-              change.setPlan(
-                withFeedPlan(context.job, entry, sources.get(entry.sourceId)?.kind === 'slot'),
-              )
-            }
-          />
+            onChoose={choose}
+          >
+            {choice.tapped !== undefined && isAtSlot(choice.tapped) && (
+              <OrientationCard context={context} finding={finding} tapped={choice.tapped} />
+            )}
+          </FeedCard>
         ))}
       </SideBySide>
       <NeverTap blocked={Object.values(rankings)[0]?.blocked ?? []} context={context} />
@@ -110,6 +118,21 @@ function planFor(set: RankedSet, plan: readonly FeedPlanInput[]): FeedPlanInput[
       { feedId, sourceId },
     ),
   );
+}
+
+function feedIdOf({ feed }: FeedChoice): string {
+  return feed.id;
+}
+
+/** The job's sources by id; the same map as long as they are the same. */
+function useSources({ job, model, taps }: JobContext): ReadonlyMap<string, Source> {
+  const list = useSteady(
+    useMemo(
+      () => jobSourcesOf({ job, model, taps }).map(({ source }) => source),
+      [job, model, taps],
+    ),
+  );
+  return useMemo(() => new Map(list.map((source) => [source.id, source])), [list]);
 }
 
 function useVerdicts(finding: Finding): ReadonlyMap<string, Verdict> {

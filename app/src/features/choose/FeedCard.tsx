@@ -1,9 +1,10 @@
 import type { FeedPlanInput } from '@lucky-thread/contract';
-import type { Candidate, Ranking, Unfit } from '@lucky-thread/core/choose';
+import type { Candidate, Unfit } from '@lucky-thread/core/choose';
 import type { Verdict } from '@lucky-thread/core/identify';
 import type { Source } from '@lucky-thread/core/vehicle';
 import { nameOf } from '@lucky-thread/core/vehicle';
-import { useState } from 'react';
+import type { ReactNode } from 'react';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
 import { useAppSelector } from '../../store/store';
 import { LeadColour } from '../../panel/LeadColour';
@@ -14,54 +15,45 @@ import { Field } from '../../ui/Field';
 import { NumberField } from '../../ui/NumberField';
 import { SPACE } from '../../ui/tokens';
 import { Words } from '../../ui/Words';
-import type { Finding } from '../../work/useFind';
-import type { SlotFeed, JobContext } from '@lucky-thread/work';
-import {
-  givesToTheKeysWires,
-  heavyFeeds,
-  isAtSlot,
-  isJoined,
-  tappedFeeds,
-  takenByOthers,
-  movedTo,
-} from '@lucky-thread/work';
+import type { JobContext } from '@lucky-thread/work';
+import { isJoined, movedTo } from '@lucky-thread/work';
 import { fieldProblem } from '../../sizing/fieldProblem';
 import { ROLE_WORDS } from '@lucky-thread/core/identify';
 import { FeedingFuse } from './FeedingFuse';
 import { ChainChoice, Meeting } from './Meeting';
 import { CandidateList } from './CandidateList';
-import { OrientationCard } from './OrientationCard';
+import type { FeedChoice } from './feedChoices';
 
 /** Props of {@link FeedCard}. */
 export interface FeedCardProps {
-  /** The feed that it is about. */
-  readonly feed: SlotFeed;
-  /** The job with its vehicle, device, shop and log. */
-  readonly context: JobContext;
-  /** The readings, what they say, and what to do next. */
-  readonly finding: Finding;
+  /** The feed, what could serve it, and what does; the same object as long as it says the same. */
+  readonly choice: FeedChoice;
+  /** The device's family, whose leads have colours of their own. */
+  readonly family: JobContext['job']['device']['family'];
+  /** The vehicle's model. */
+  readonly model: JobContext['model'];
   /** What is known of each source, by its id. */
   readonly verdicts: ReadonlyMap<string, Verdict>;
   /** The sources that are spoken of, by their id. */
   readonly sources: ReadonlyMap<string, Source>;
-  /** The sources from best to worst; undefined until it was worked out. */
-  readonly ranking: Ranking | undefined;
   /** Called with the plan that names the chosen source. */
   readonly onChoose: (entry: FeedPlanInput) => void;
+  /** Which way round the tap goes, where a slot is chosen. */
+  readonly children: ReactNode;
 }
 
-/** One feed: what could serve it, what it costs to take a legend that warns, and which way round the tap goes. */
-export function FeedCard(props: FeedCardProps) {
-  const { feed, context, finding, ranking, sources } = props;
-  const tapped = tappedFeeds(context).find((one) => one.feed.id === feed.id);
-  // A source that serves another feed already is not offered.
-  const others = takenByOthers(context, feed);
-  const candidates = (ranking?.candidates ?? []).filter((one) => !others.includes(one.sourceId));
+/**
+ * One feed: what could serve it, what it costs to take a legend that warns, and which way round the tap goes. Drawn anew only
+ * where something of its own changes: a job has a dozen of them, and each choice changes one or two.
+ */
+export const FeedCard = memo(function FeedCard(props: FeedCardProps) {
+  const { choice, verdicts, sources, onChoose } = props;
+  const { feed, tapped, candidates } = choice;
   const chosen = candidates.find((one) => one.sourceId === tapped?.source.id);
   return (
     <Card testID={`feed-${feed.id}`}>
       <Words kind="title">{feed.name}</Words>
-      <LeadColour family={context.job.device.family} words={feed.leadColour}>
+      <LeadColour family={props.family} words={feed.leadColour}>
         <Words soft>
           {`${ROLE_WORDS[feed.role].source}, ${feed.currentA} A at 12 V${feed.leadColour === undefined ? '' : `, ${feed.leadColour} lead of this kit`}`}
         </Words>
@@ -69,51 +61,42 @@ export function FeedCard(props: FeedCardProps) {
       {feed.optional === true && tapped === undefined && (
         <Words kind="small">The device works without it: left off, its lead is capped.</Words>
       )}
-      {candidates.length === 0 && <Words>{noneBecause(context, feed)}</Words>}
+      {candidates.length === 0 && <Words>{choice.none}</Words>}
       <CandidateList
         feedId={feed.id}
         candidates={candidates}
-        verdicts={props.verdicts}
+        verdicts={verdicts}
         sources={sources}
         chosenId={tapped?.source.id}
-        onChoose={(sourceId) =>
-          props.onChoose(movedTo(tapped?.plan, { feedId: feed.id, sourceId }))
-        }
+        onChoose={(sourceId) => onChoose(movedTo(tapped?.plan, { feedId: feed.id, sourceId }))}
       />
       {tapped !== undefined && chosen !== undefined && (
         <StillAsked
           key={tapped.source.id}
           candidate={chosen}
           plan={tapped.plan}
-          onPlan={props.onChoose}
+          onPlan={onChoose}
         />
       )}
-      {tapped !== undefined && <Meeting context={context} tapped={tapped} />}
+      {tapped !== undefined && <Meeting feedId={feed.id} names={choice.met} />}
       {tapped !== undefined && isJoined(tapped) && (
-        <ChainChoice
-          tapped={tapped}
-          candidates={candidates}
-          sources={sources}
-          onPlan={props.onChoose}
-        />
+        <ChainChoice tapped={tapped} candidates={candidates} sources={sources} onPlan={onChoose} />
       )}
       {tapped !== undefined && isJoined(tapped) && (
         <FeedingFuse
           key={`fuse-${tapped.source.id}`}
           source={tapped.source}
-          context={context}
-          verdicts={props.verdicts}
+          model={props.model}
+          verdicts={verdicts}
           plan={tapped.plan}
-          onPlan={props.onChoose}
+          onPlan={onChoose}
         />
       )}
-      <UnfitList feedId={feed.id} unfit={ranking?.unfit ?? []} sources={sources} />
-      {tapped !== undefined && isAtSlot(tapped) && (
-        <OrientationCard context={context} finding={finding} tapped={tapped} />
-      )}
+      <UnfitList feedId={feed.id} unfit={choice.unfit} sources={sources} />
+      {props.children}
     </Card>
   );
-}
+});
 
 /** What the chosen source still asks for: a reason, a reading of what flows there. */
 function StillAsked(props: Parameters<typeof Reason>[0]) {
@@ -214,13 +197,4 @@ function UnfitList(props: {
 
 function shortName(source: Source | undefined): string | undefined {
   return source === undefined ? undefined : nameOf(source);
-}
-
-/** Why nothing is offered for a feed, and what to do. */
-function noneBecause(context: FeedCardProps['context'], feed: SlotFeed): string {
-  if (!heavyFeeds(context).some((one) => one.id === feed.id))
-    return 'No source fits yet. Go back to Find and read some more.';
-  return givesToTheKeysWires(feed)
-    ? 'The device gives current here: to the wire behind the key, never to a slot. Lay the plug under the column open in Find.'
-    : 'No slot here carries it. From the battery through its own fuse and a relay; a switched slot gives the trigger.';
 }

@@ -20,8 +20,8 @@ import { Words } from '../../ui/Words';
 export interface FeedingFuseProps {
   /** The wire whose fuse is asked for. */
   readonly source: Joinable;
-  /** The job with its vehicle, device, shop and log. */
-  readonly context: JobContext;
+  /** The vehicle's model. */
+  readonly model: JobContext['model'];
   /** What is known of each source, by its id. */
   readonly verdicts: ReadonlyMap<string, Verdict>;
   /** The plan of this feed as it stands. */
@@ -32,12 +32,12 @@ export interface FeedingFuseProps {
 
 /** Which fuse of the car feeds a wire, a terminal or a stud: found by pulling one at a time, or typed from the handbook. */
 export function FeedingFuse(props: FeedingFuseProps) {
-  const { source, context, verdicts, plan, onPlan } = props;
+  const { source, model, verdicts, plan, onPlan } = props;
   const units = useAppSelector((state) => state.prefs.units);
   const [typedA, setTypedA] = useState(plan.fedBy === undefined ? plan.feedFuseA : undefined);
   const feeders = useMemo(
-    () => feedersOf(source, { slots: slotsOf(context.model), verdicts }),
-    [source, context.model, verdicts],
+    () => feedersOf(source, { slots: slotsOf(model), verdicts }),
+    [source, model, verdicts],
   );
   const problem = fieldProblem('slotA', typedA, units);
   const { fedBy: _fedBy, ...plain } = plan;

@@ -2,8 +2,8 @@ import type { FeedPlanInput } from '@lucky-thread/contract';
 import type { Candidate } from '@lucky-thread/core/choose';
 import type { Source } from '@lucky-thread/core/vehicle';
 import { isConductor } from '@lucky-thread/core/vehicle';
-import type { JobContext, TappedFeed } from '@lucky-thread/work';
-import { mayChain, metThere, titleOf } from '@lucky-thread/work';
+import type { TappedFeed } from '@lucky-thread/work';
+import { mayChain, titleOf } from '@lucky-thread/work';
 import { View } from 'react-native';
 import { Caution } from '../../ui/Caution';
 import { SPACE } from '../../ui/tokens';
@@ -11,12 +11,11 @@ import { Toggle } from '../../ui/Toggle';
 import { Words } from '../../ui/Words';
 
 /** Other leads of the device on the chosen source: all of them go into one joint. */
-export function Meeting(props: { readonly context: JobContext; readonly tapped: TappedFeed }) {
-  const { context, tapped } = props;
-  const names = metThere(context, tapped);
+export function Meeting(props: { readonly feedId: string; readonly names: readonly string[] }) {
+  const { feedId, names } = props;
   if (names.length === 0) return null;
   return (
-    <Words kind="small" testID={`meets-${tapped.feed.id}`}>
+    <Words kind="small" testID={`meets-${feedId}`}>
       {`In one joint with ${names.join(' and ')}: the wire carries what all of them draw.`}
     </Words>
   );

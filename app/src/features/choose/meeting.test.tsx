@@ -2,7 +2,7 @@ import { fireEvent, screen } from '@testing-library/react-native';
 import type { FeedPlanInput } from '@lucky-thread/contract';
 import type { Candidate } from '@lucky-thread/core/choose';
 import type { Source } from '@lucky-thread/core/vehicle';
-import type { JobContext, TappedFeed } from '@lucky-thread/work';
+import type { TappedFeed } from '@lucky-thread/work';
 import { useState } from 'react';
 import { renderInApp } from '../../testing/render';
 import { ChainChoice, Meeting } from './Meeting';
@@ -65,16 +65,10 @@ it('offers none to a lead that takes: it would bridge the car’s wires', () => 
   expect(screen.queryByTestId('chain-i')).toBeNull();
 });
 
-it('says which leads go into one joint', () => {
-  const device = {
-    feeds: [
-      { id: 'a', name: 'Memory', role: 'constant', currentA: 1 },
-      { id: 'i', name: 'Ignition', role: 'switched', currentA: 1 },
-    ],
-  };
-  const plan = [{ feedId: 'a', sourceId: 'harness/W1' }];
-  const context = { job: { device, plan } } as unknown as JobContext;
-  const own = { feedId: 'i', sourceId: 'harness/W1' };
-  renderInApp(<Meeting context={context} tapped={tappedFeed('in', own)} />);
-  expect(screen.getByTestId('meets-i')).toHaveTextContent(/one joint with Memory/);
+it('says which leads go into one joint, and nothing where one is alone', () => {
+  renderInApp(<Meeting feedId="i" names={['Memory', 'Clock']} />);
+  expect(screen.getByTestId('meets-i')).toHaveTextContent(/one joint with Memory and Clock/);
+  screen.unmount();
+  renderInApp(<Meeting feedId="i" names={[]} />);
+  expect(screen.queryByTestId('meets-i')).toBeNull();
 });

@@ -177,6 +177,7 @@ describe('the speakers among cut wires (common practice: 9 V, which cone, out or
       verdicts: new Map(verdicts.map((one) => [one.sourceId, one])),
       needs: LEFT.map(preparedNeedOf),
       ...{ candidates: verdicts, taped: [], classes: new Map(), until: 'role', handbook: false },
+      lookUpFrom: 0.04,
       ...{ state: ON, cannot: [], lamp: true, order: cheapestOrder, readings: READ },
     };
     expect(nextPair(input, new Set()).next).toMatchObject({ plusId: 'w0', minusId: 'w1' });
