@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { ModelView, TapPointView } from '@lucky-thread/contract';
 import { leadOf, matrixOf, toCoreReading } from '@lucky-thread/contract';
 import { leadWords } from '@lucky-thread/work';
@@ -38,7 +39,7 @@ function speakerWords(tap: TapPointView): string {
 }
 
 /** A tap point of the log with its evidence. */
-export function TapPointCard({
+export const TapPointCard = memo(function TapPointCard({
   tap,
   model,
 }: {
@@ -107,7 +108,7 @@ export function TapPointCard({
       ))}
     </Card>
   );
-}
+});
 
 const styles = StyleSheet.create({
   head: { flexDirection: 'row', gap: SPACE.m, justifyContent: 'space-between' },

@@ -1,4 +1,4 @@
-import { useId } from 'react';
+import { memo, useId } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Defs, Line, Pattern, Rect } from 'react-native-svg';
 import { usePalette } from './ThemeProvider';
@@ -26,7 +26,10 @@ export function Caution(props: { readonly children: string; readonly testID?: st
 }
 
 /** Diagonal stripes that fill their parent. */
-export function HatchFill(props: { readonly ground: string; readonly stripe: string }) {
+export const HatchFill = memo(function HatchFill(props: {
+  readonly ground: string;
+  readonly stripe: string;
+}) {
   const id = useId();
   return (
     <Svg width="100%" height="100%" style={StyleSheet.absoluteFill} aria-hidden>
@@ -45,7 +48,7 @@ export function HatchFill(props: { readonly ground: string; readonly stripe: str
       <Rect width="100%" height="100%" fill={`url(#${id})`} />
     </Svg>
   );
-}
+});
 
 const styles = StyleSheet.create({
   box: { flexDirection: 'row', borderWidth: 1.5, borderRadius: RADIUS, overflow: 'hidden' },

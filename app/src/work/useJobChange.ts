@@ -8,19 +8,18 @@ import type {
 import type { ProofKind } from '@lucky-thread/core/prove';
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useRef } from 'react';
-import { withFeedPlan } from '@lucky-thread/work';
 import { changeJob, layOpen } from '../store/outbox';
 import type { JobChangeBody } from '../store/commands';
 import { useAppDispatch, useAppSelector } from '../store/store';
 import { planChanges } from './planChanges';
 import { furthest } from './phases';
 
+type Plan = readonly FeedPlanInput[];
+
 /** Changes to a job. They are done at once, kept on the device and sent in the background. */
 export interface JobChange {
-  /** New plans of the feeds; those that are as they were cost nothing. */
-  readonly setPlan: (plan: readonly FeedPlanInput[]) => void;
-  /** Chooses a source for a feed, at a slot or elsewhere; a feed that had it is left without one, unless both may lie on it. */
-  readonly choose: (entry: FeedPlanInput, atSlot: boolean) => void;
+  /** New plans of the feeds, or how they come from the job as it is by then; those that are as they were cost nothing. */
+  readonly setPlan: (plan: Plan | ((job: JobView) => Plan)) => void;
   /** Lays the bunch of wires out anew. */
   readonly setWires: (wires: readonly HarnessWireInput[]) => void;
   /** Lays more wires open beside those that lie open. */
@@ -81,8 +80,7 @@ export function useJobChange(job: JobView): JobChange {
       if (changes.length > 0) dispatch(changeJob(now(), changes));
     };
     return {
-      setPlan: (plan) => make(planChanges(now(), plan)),
-      choose: (entry, atSlot) => make(planChanges(now(), withFeedPlan(now(), entry, atSlot))),
+      setPlan: (plan) => make(planChanges(now(), typeof plan === 'function' ? plan(now()) : plan)),
       setWires: (wires) => make([{ kind: 'wires', body: { wires } }]),
       layOpen: (wires) => dispatch(layOpen(now(), wires)),
       seeSlot: (body) => make([{ kind: 'slot', body }]),

@@ -20,6 +20,7 @@ import {
   tappedFeeds,
   movedTo,
   isAtSlot,
+  withFeedPlan,
 } from '@lucky-thread/work';
 import type { Finding } from '../../work/useFind';
 import { useFind } from '../../work/useFind';
@@ -48,7 +49,10 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
     feedIdOf,
   );
   const choose = useCallback(
-    (entry: FeedPlanInput) => change.choose(entry, sources.get(entry.sourceId)?.kind === 'slot'),
+    (entry: FeedPlanInput) =>
+      change.setPlan((now) =>
+        withFeedPlan(now, entry, sources.get(entry.sourceId)?.kind === 'slot'),
+      ),
     [change, sources],
   );
   const unreasoned = tapped.filter(

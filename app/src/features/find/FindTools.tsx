@@ -4,6 +4,7 @@ import type { StitchPlace } from '@lucky-thread/core/vehicle';
 import { useRouter } from 'expo-router';
 import { memo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import type { Probing } from '../../store/probeSlice';
 import {
   handbookChanged,
   helpChanged,
@@ -21,14 +22,13 @@ import type { JobContext } from '@lucky-thread/work';
 import { panelsOf } from '@lucky-thread/work';
 import { InstrumentCheck } from './InstrumentCheck';
 import { LegendCheck } from './LegendCheck';
-import type { Finding } from '../../work/useFind';
 
 /** Props of {@link FindTools}. */
 export interface FindToolsProps {
   /** The job with its vehicle, device, shop and log. */
   readonly context: JobContext;
-  /** Who is there and what is at hand. */
-  readonly probing: Finding['probing'];
+  /** How far the plan goes, and what it must do without. */
+  readonly limits: Pick<Probing, 'until' | 'cannot' | 'lamp' | 'handbook' | 'noPop' | 'alone'>;
   /** Called with places that can't be got at, or can again. */
   readonly onLimit: (places: readonly StitchPlace[], left: boolean) => void;
 }
@@ -88,9 +88,9 @@ const LIMITS: readonly {
 ];
 
 /** How far the plan goes, and what it must do without. */
-function PlanLimits({ context, probing, onLimit }: FindToolsProps) {
+function PlanLimits({ context, limits, onLimit }: FindToolsProps) {
   const dispatch = useAppDispatch();
-  const { until } = probing;
+  const { until } = limits;
   const jobId = context.job.id;
   return (
     <Card testID="plan-limits">
@@ -109,15 +109,15 @@ function PlanLimits({ context, probing, onLimit }: FindToolsProps) {
           : 'Goes on until accessory, ignition and constant can be told from their look-alikes.'}
       </Words>
       <Words kind="heading">Not possible now</Words>
-      <NotPossible {...{ context, probing, onLimit }} />
+      <NotPossible {...{ context, limits, onLimit }} />
     </Card>
   );
 }
 
 /** States, tools and helpers that are out of reach now: a touch says so, another takes it back. */
-function NotPossible({ context, probing, onLimit }: FindToolsProps) {
+function NotPossible({ context, limits, onLimit }: FindToolsProps) {
   const dispatch = useAppDispatch();
-  const { cannot, lamp, handbook, noPop, alone } = probing;
+  const { cannot, lamp, handbook, noPop, alone } = limits;
   const hasSpeakers = context.job.device.feeds.some(({ role }) => isSpeakerLead(role));
   const jobId = context.job.id;
   return (

@@ -26,7 +26,7 @@ function open(cannot: readonly StitchPlace[] = [], feeds: readonly { role: strin
   renderInApp(
     <FindTools
       context={context}
-      probing={{ ...FRESH, state: PARKED, cannot }}
+      limits={{ ...FRESH, cannot }}
       onLimit={(places, left) => limits.push([places, left])}
     />,
     store,

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { v7 as uuidv7 } from 'uuid';
 import { useShopCommand } from '../../store/useShopCommand';
@@ -16,7 +16,7 @@ import type { Finding } from '../../work/useFind';
 import { useFind } from '../../work/useFind';
 import { JobStanding } from '../../shell/JobStanding';
 import { MissingTaps } from '../../shell/MissingTaps';
-import type { Reading } from '@lucky-thread/core/identify';
+import type { FindAdvice, Reading, Verdict } from '@lucky-thread/core/identify';
 import type { FeedProofs, TappedFeed, JobContext } from '@lucky-thread/work';
 import {
   feedProofsOf,
@@ -33,6 +33,7 @@ import {
 import { TapPointCard } from '../../panel/TapPointCard';
 import type { ReadingRow } from '../../work/jobReadings';
 import { coreReadings } from '../../work/jobReadings';
+import { useSteadyList } from '../../workers/useSteady';
 import { useChangesWaiting } from '../../work/useJobChange';
 import { SpeakerLog, openSpeakers } from './SpeakerLog';
 
@@ -45,6 +46,13 @@ export function LogScreen({ context }: { readonly context: JobContext }) {
   const isLogged = (feedId: string): boolean => context.job.loggedFeedIds.includes(feedId);
   const open = tapped.filter(({ feed }) => !isLogged(feed.id));
   const evidence = useEvidence(context, finding);
+  const cards = useSteadyList(
+    useMemo(
+      () => toBeLogged(context, finding.advice, evidence),
+      [context, finding.advice, evidence],
+    ),
+    feedIdOf,
+  );
   const speakers = openSpeakers(context, evidence.readings);
   // What nobody saw the cone of is left as it is.
   const done = open.length === 0 && !speakers.some(({ proved }) => proved);
@@ -70,13 +78,12 @@ export function LogScreen({ context }: { readonly context: JobContext }) {
         </Words>
       )}
       <NotWorkedOut what="What each slot is" problem={finding.problem} onRetry={finding.retry} />
-      {open.map((one, index) => (
+      {[...cards.values()].map((one, index) => (
         <LogCard
-          key={one.feed.id}
-          context={context}
-          finding={finding}
-          tapped={one}
-          evidence={evidence}
+          key={one.tapped.feed.id}
+          of={one}
+          jobId={context.job.id}
+          waiting={waiting}
           first={index === 0}
         />
       ))}
@@ -129,37 +136,78 @@ function Afterwards({ job }: Pick<JobContext, 'job'>) {
   );
 }
 
-function LogCard(props: {
-  context: JobContext;
-  finding: Finding;
-  tapped: TappedFeed;
-  evidence: Evidence;
-  first: boolean;
+/** A tap that is not in the log yet, with all that its card says. */
+interface ToBeLogged {
+  readonly tapped: TappedFeed;
+  readonly verdict: Verdict | undefined;
+  /** Fuse and wire as they are to be written; undefined where nothing fits. */
+  readonly size: { readonly fuseA: number; readonly awg: number } | undefined;
+  /** Where the supply enters; empty at a wire. */
+  readonly supply: string;
+  /** Why it can't be written yet, by what is proven. */
+  readonly unproven: string | undefined;
+  /** And by what is known. */
+  readonly missing: string | undefined;
+}
+
+/** What is to be logged of a job, in the device's order. */
+function toBeLogged(
+  context: JobContext,
+  advice: FindAdvice | undefined,
+  { readings, proofs }: Evidence,
+): ToBeLogged[] {
+  const [untried] = handOverLeft(context.job);
+  return tappedFeeds(context)
+    .filter(({ feed }) => !context.job.loggedFeedIds.includes(feed.id))
+    .map((tapped) => {
+      const { feed, source } = tapped;
+      const verdict = advice?.verdicts.find((one) => one.sourceId === source.id);
+      const size = feedSizeOf(tapped, context.settings);
+      const found = logFindingsOf(context, source, { verdict, readings });
+      const own = proofs.get(feed.id);
+      const read = own !== undefined && missingProofs(own).length === 0;
+      return {
+        ...{ tapped, verdict },
+        size: size?.ok === true ? { fuseA: size.fuseA, awg: size.awg } : undefined,
+        supply: isAtSlot(tapped)
+          ? ` · supply at the ${supplyLandmarkOf(context, readings, tapped) ?? '(not read)'}`
+          : '',
+        unproven: unprovenBecause(read, untried?.test.what),
+        missing: advice !== undefined && !found.ok ? found.problem.message : undefined,
+      };
+    });
+}
+
+function unprovenBecause(read: boolean, untried: string | undefined): string | undefined {
+  if (!read) return 'Not all closing proofs have been shown: go back to Prove.';
+  return untried === undefined
+    ? undefined
+    : `Not tried yet before the hand-over: ${untried} Go back to Prove.`;
+}
+
+function feedIdOf({ tapped }: ToBeLogged): string {
+  return tapped.feed.id;
+}
+
+/** One tap and what stands in its way. Drawn anew only where something of its own changes: writing one leaves the others as they are. */
+const LogCard = memo(function LogCard(props: {
+  readonly of: ToBeLogged;
+  readonly jobId: string;
+  readonly waiting: boolean;
+  readonly first: boolean;
 }) {
-  const { context, finding, tapped } = props;
+  const { tapped, verdict, size, supply, unproven, missing } = props.of;
+  const { jobId, waiting } = props;
   const [logTap, { busy, said }] = useShopCommand('tap');
   const [note, setNote] = useState('');
   // One id for all tries, so that a try whose answer was lost is not logged twice.
   const [id] = useState(() => uuidv7());
   const { feed, source } = tapped;
-  const verdict = finding.advice?.verdicts.find((one) => one.sourceId === source.id);
-  const size = feedSizeOf(tapped, context.settings);
-  const { readings, proofs } = props.evidence;
-  const supply = isAtSlot(tapped)
-    ? ` · supply at the ${supplyLandmarkOf(context, readings, tapped) ?? '(not read)'}`
-    : '';
-  const found = logFindingsOf(context, source, { verdict, readings });
-  const missing = finding.advice !== undefined && !found.ok ? found.problem.message : undefined;
-  const own = proofs.get(feed.id);
-  const [untried] = handOverLeft(context.job);
-  const read = own !== undefined && missingProofs(own).length === 0;
-  const proven = read && untried === undefined;
-  const waiting = useUnsaved(context, finding.rows);
   const write = (): void => {
-    if (size?.ok !== true) return;
-    const request = { feedId: feed.id, fuseA: size.fuseA, awg: size.awg, note };
-    void logTap({ jobId: context.job.id, id, request });
+    if (size === undefined) return;
+    void logTap({ jobId, id, request: { feedId: feed.id, ...size, note } });
   };
+  const isOpen = unproven !== undefined || missing !== undefined || size === undefined;
   return (
     <Card testID={`log-${feed.id}`}>
       <View style={styles.head}>
@@ -167,18 +215,12 @@ function LogCard(props: {
           <Words kind="heading">{titleOf(source)}</Words>
           <Words>{verdict?.headline ?? ''}</Words>
           <Words kind="small" soft>
-            {`${feed.name}${supply}${size?.ok === true ? ` · ${size.fuseA} A fuse, ${size.awg} AWG` : ''}`}
+            {`${feed.name}${supply}${size === undefined ? '' : ` · ${size.fuseA} A fuse, ${size.awg} AWG`}`}
           </Words>
         </View>
         {verdict !== undefined && <Stitch stitch={verdict.stitch} named step={24} />}
       </View>
-      {!proven && (
-        <Caution testID={`unproven-${feed.id}`}>
-          {!read || untried === undefined
-            ? 'Not all closing proofs have been shown: go back to Prove.'
-            : `Not tried yet before the hand-over: ${untried.test.what} Go back to Prove.`}
-        </Caution>
-      )}
+      {unproven !== undefined && <Caution testID={`unproven-${feed.id}`}>{unproven}</Caution>}
       {missing !== undefined && <Caution testID={`missing-${feed.id}`}>{missing}</Caution>}
       {waiting && (
         <Words kind="small">Some of it is not saved yet; it is part of the evidence.</Words>
@@ -194,12 +236,12 @@ function LogCard(props: {
         kind={props.first ? 'next' : 'plain'}
         label="Write it into the log"
         testID={`write-${feed.id}`}
-        disabled={!proven || missing !== undefined || busy || waiting || size?.ok !== true}
+        disabled={isOpen || busy || waiting}
         onPress={write}
       />
     </Card>
   );
-}
+});
 
 const styles = StyleSheet.create({
   head: { flexDirection: 'row', flexWrap: 'wrap', gap: SPACE.m },

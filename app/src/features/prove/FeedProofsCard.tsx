@@ -2,6 +2,7 @@ import type { CheckStanding, Proof, ProofCheck, ProofKind } from '@lucky-thread/
 import { checkLimit, checkTitle } from '@lucky-thread/core/prove';
 import type { FeedProofs, StandingCheck } from '@lucky-thread/work';
 import { titleOf } from '@lucky-thread/work';
+import isEqual from 'fast-deep-equal';
 import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
@@ -38,7 +39,7 @@ export const FeedProofsCard = memo(function FeedProofsCard(props: FeedProofsCard
             proof={proof}
             feedId={feed.id}
             shown={shown}
-            onToggle={() => props.onSeen(feed.id, proof.kind)}
+            onSeen={props.onSeen}
           />
         ) : (
           <View key={proof.kind} style={styles.group}>
@@ -49,7 +50,7 @@ export const FeedProofsCard = memo(function FeedProofsCard(props: FeedProofsCard
                 of={one}
                 feedId={feed.id}
                 inHand={one.check.pointId === current?.pointId && one.check.id === current.id}
-                onPress={() => props.onCheck(feed.id, one.check.id)}
+                onCheck={props.onCheck}
               />
             ))}
           </View>
@@ -61,11 +62,12 @@ export const FeedProofsCard = memo(function FeedProofsCard(props: FeedProofsCard
 
 const MARKS: Record<CheckStanding['is'], string> = { open: '○', passed: '✓', failed: '✕' };
 
-function CheckRow(props: {
+/** One reading; drawn anew only where it says something else, for each reading changes one row of a card at the most. */
+const CheckRow = memo(function CheckRow(props: {
   readonly of: StandingCheck;
   readonly feedId: string;
   readonly inHand: boolean;
-  readonly onPress: () => void;
+  readonly onCheck: FeedProofsCardProps['onCheck'];
 }) {
   const palette = usePalette();
   const { check, standing } = props.of;
@@ -73,7 +75,7 @@ function CheckRow(props: {
     <TouchableRipple
       role="button"
       testID={`check-${props.feedId}-${check.id.replace(' ', '-')}`}
-      onPress={props.onPress}
+      onPress={() => props.onCheck(props.feedId, check.id)}
       style={[
         styles.row,
         {
@@ -100,14 +102,14 @@ function CheckRow(props: {
       </View>
     </TouchableRipple>
   );
-}
+}, isEqual);
 
 /** A proof that no meter gives: what the device does with a signal. */
-function SeenRow(props: {
+const SeenRow = memo(function SeenRow(props: {
   readonly proof: Proof;
   readonly feedId: string;
   readonly shown: boolean;
-  readonly onToggle: () => void;
+  readonly onSeen: FeedProofsCardProps['onSeen'];
 }) {
   const palette = usePalette();
   const { proof, shown } = props;
@@ -118,7 +120,7 @@ function SeenRow(props: {
         role="checkbox"
         aria-checked={shown}
         testID={`proof-${props.feedId}-${proof.kind}`}
-        onPress={props.onToggle}
+        onPress={() => props.onSeen(props.feedId, proof.kind)}
         style={[
           styles.row,
           { borderColor: shown ? palette.ink : palette.line, backgroundColor: palette.canvas },
@@ -136,7 +138,7 @@ function SeenRow(props: {
       </TouchableRipple>
     </View>
   );
-}
+}, isEqual);
 
 const styles = StyleSheet.create({
   group: { gap: SPACE.xs },

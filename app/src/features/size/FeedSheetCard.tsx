@@ -3,7 +3,7 @@ import { feedSheet } from '@lucky-thread/core/choose';
 import type { FeedSheet } from '@lucky-thread/core/choose';
 import type { FeedSize } from '@lucky-thread/core/size';
 import type { SlotSource } from '@lucky-thread/core/vehicle';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useAppSelector } from '../../store/store';
 import { ActionButton } from '../../ui/ActionButton';
@@ -52,8 +52,11 @@ export interface FeedSheetCardProps {
   readonly onPlan: (plan: FeedPlanInput) => void;
 }
 
-/** One feed on one sheet: source, length, fuse, wire and drop, then joint, ground and which way round, each with its why. */
-export function FeedSheetCard(props: FeedSheetCardProps) {
+/**
+ * One feed on one sheet: source, length, fuse, wire and drop, then joint, ground and which way round, each with its why. Drawn
+ * anew only where something of its own changes: a key types into one of a dozen.
+ */
+export const FeedSheetCard = memo(function FeedSheetCard(props: FeedSheetCardProps) {
   const { context, tapped, plan, problems, size, onPlan } = props;
   const units = useAppSelector((state) => state.prefs.units);
   const [more, setMore] = useState(false);
@@ -126,7 +129,7 @@ export function FeedSheetCard(props: FeedSheetCardProps) {
       <ToolLinks feed={feed} load={load} size={size} />
     </Card>
   );
-}
+});
 
 function useSheet(props: FeedSheetCardProps): FeedSheet | undefined {
   const { context, tapped, plan, size } = props;

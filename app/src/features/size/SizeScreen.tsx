@@ -16,7 +16,12 @@ import { MissingTaps } from '../../shell/MissingTaps';
 import type { TappedFeed, JobContext } from '@lucky-thread/work';
 import { isWholeJob, tappedFeeds, feedSizeOf } from '@lucky-thread/work';
 import { useJobChange } from '../../work/useJobChange';
+import { useCallback, useMemo } from 'react';
+import type { FeedSize } from '@lucky-thread/core/size';
+import type { UnitSystem } from '@lucky-thread/core/units';
+import { useSteadyList } from '../../workers/useSteady';
 import { FeedSheetCard } from './FeedSheetCard';
+import type { LeadLengthProps } from './LeadLength';
 import { planProblems } from './planProblems';
 
 /**
@@ -35,29 +40,58 @@ function draftOf(
     : plan;
 }
 
+/** A feed's sheet as far as it is typed. */
+interface TypedSheet {
+  readonly one: TappedFeed;
+  readonly plan: FeedPlanInput;
+  readonly problems: ReturnType<typeof planProblems>;
+  /** Undefined while something typed is wrong or the length is missing. */
+  readonly size: FeedSize | undefined;
+}
+
+/** The sheets of a job's feeds; one that says what it said is the same object, so that a key draws one of them anew. */
+function useSheets(
+  context: JobContext,
+  typed: {
+    readonly drafts: Drafts[string] | undefined;
+    readonly route: LeadLengthProps['route'];
+    readonly units: UnitSystem;
+  },
+): readonly TypedSheet[] {
+  const { drafts, route, units } = typed;
+  const byFeed = useSteadyList(
+    useMemo(
+      () =>
+        tappedFeeds(context).map((one): TypedSheet => {
+          const plan = draftOf(one, drafts, route?.lengths.get(one.feed.id)?.cutM);
+          const problems = planProblems(plan, units);
+          const clean = Object.keys(problems).length === 0;
+          const size = clean ? feedSizeOf(one, context.settings, plan) : undefined;
+          return { one, plan, problems, size };
+        }),
+      [context, drafts, route, units],
+    ),
+    ({ one }) => one.feed.id,
+  );
+  return useMemo(() => [...byFeed.values()], [byFeed]);
+}
+
 /** Size: one sheet per tapped feed, from source to fuse, wire and joint. */
 export function SizeScreen({ context }: { readonly context: JobContext }) {
   const dispatch = useAppDispatch();
   const units = useAppSelector((state) => state.prefs.units);
   const change = useJobChange(context.job);
   const { rows } = useJobReadings(context.job.id);
-  const tapped = tappedFeeds(context);
   const drafts = useAppSelector((state) => state.drafts[context.job.id]);
   const { answer: routes, problem, retry } = useAnswer(usePlanned(context), askRoutes);
+  const sheets = useSheets(context, { drafts, route: routes?.route, units });
+  const jobId = context.job.id;
+  const draft = useCallback(
+    (plan: FeedPlanInput) => void dispatch(planDrafted({ jobId, plan })),
+    [dispatch, jobId],
+  );
   if (!isWholeJob(context)) return <MissingTaps />;
 
-  const sheets = tapped.map((one) => {
-    const byRouteM = routes?.route.lengths.get(one.feed.id)?.cutM;
-    const plan = draftOf(one, drafts, byRouteM);
-    const problems = planProblems(plan, units);
-    const clean = Object.keys(problems).length === 0;
-    return {
-      one,
-      plan,
-      problems,
-      size: clean ? feedSizeOf(one, context.settings, plan) : undefined,
-    };
-  });
   const refused = sheets.some(({ size }) => size?.ok === false);
   const ready = sheets.every(({ size }) => size?.ok === true);
   return (
@@ -102,7 +136,7 @@ export function SizeScreen({ context }: { readonly context: JobContext }) {
             plan={plan}
             problems={problems}
             size={size}
-            onPlan={(changed) => dispatch(planDrafted({ jobId: context.job.id, plan: changed }))}
+            onPlan={draft}
           />
         ))}
       </SideBySide>
