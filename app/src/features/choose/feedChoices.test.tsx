@@ -31,7 +31,7 @@ const feed = (id: string, more: Partial<FeedInput> = {}): FeedInput => ({
   ...{ id, name: id, role: 'switched', currentA: 1, ...more },
 });
 const wire = (name: string) => ({
-  ...{ kind: 'wire', id: `harness/${name}`, name, colour: 'RD', position: name, tapedWith: null },
+  ...{ kind: 'wire', id: `harness/${name}`, name, colour: 'RD' },
 });
 const WIRES = ['W1', 'W2', 'W3'].map(wire);
 const SOURCES = new Map(WIRES.map((one) => [one.id, one as unknown as Source]));
