@@ -1,6 +1,7 @@
 import { v7 as uuidv7 } from 'uuid';
 import type { Application } from './lib/application';
 import { startApplication } from './lib/application';
+import { seriousFaults } from './lib/axe';
 import { PHONE, Visitor } from './lib/browser';
 import { signIn, startJob } from './lib/flow';
 
@@ -126,6 +127,18 @@ it('refuses a choice made from an old version, says so, and shows the job as it 
   await visitor.touch(other);
   await visitor.textIs('job-problem', /planned otherwise meanwhile/);
   await visitor.textIs('feed-switched', /◉ F15/);
+  // It stands over the thumb: in sight wherever the list was scrolled to, and not in the list, which it would move.
+  expect(
+    await visitor.driver.executeScript<boolean>(
+      'return document.querySelector("[data-testid=job-problem]").closest("[role=main]") === null',
+    ),
+  ).toBe(true);
+  const told = await (await visitor.see('job-problem')).getRect();
+  expect(told.y).toBeGreaterThan(PHONE.height / 3);
+  expect(told.y + told.height).toBeLessThan(PHONE.height);
+  expect(await seriousFaults(visitor)).toEqual([]);
+  await visitor.touch('job-problem-read');
+  await visitor.until('it is gone', async () => !(await visitor.has('job-problem')));
 });
 
 it('shows a choice made without signal at once, and saves it when there is signal again', async () => {

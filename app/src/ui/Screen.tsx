@@ -9,6 +9,8 @@ export interface ScreenProps {
   readonly children: ReactNode;
   /** What stays under the thumb. */
   readonly bottom?: ReactNode;
+  /** What is told over it when something comes up: what stands above stays where it is. */
+  readonly told?: ReactNode;
   /** Names it for tests; it is not shown. */
   readonly testID?: string;
   /** Cards stand side by side where there is room. */
@@ -33,6 +35,7 @@ export function Screen(props: ScreenProps) {
       >
         <View style={[styles.column, props.roomy === true && styles.roomy]}>{props.children}</View>
       </ScrollView>
+      {props.told}
       {props.bottom !== undefined && (
         <View
           style={[styles.bottom, { borderColor: palette.line, backgroundColor: palette.canvas }]}

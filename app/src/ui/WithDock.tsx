@@ -12,30 +12,39 @@ export interface WithDockProps {
   readonly dock: ReactNode;
   /** Names it for tests; it is not shown. */
   readonly testID: string;
+  /** What is told when something comes up: over the dock on a phone, below everything on a wide screen; nothing else moves. */
+  readonly told?: ReactNode;
   /** On a phone the dock takes less than half. */
   readonly low?: boolean;
 }
 
 /** A page in two parts that scroll apart: what is looked at, and what the thumb does. */
-export function WithDock({ children, dock, testID, low = false }: WithDockProps) {
+export function WithDock({ children, dock, told, testID, low = false }: WithDockProps) {
   const palette = usePalette();
   const wide = useWide();
+  const docked = (
+    <ScrollView
+      tabIndex={0}
+      style={[
+        wide ? styles.side : styles.dock,
+        !wide && low && styles.low,
+        { borderColor: palette.line, backgroundColor: palette.canvas },
+      ]}
+      contentContainerStyle={styles.docked}
+    >
+      {dock}
+    </ScrollView>
+  );
   return (
-    <View style={[styles.fill, wide && styles.columns]} role="main" testID={testID}>
-      <ScrollView tabIndex={0} style={styles.fill} contentContainerStyle={styles.content}>
-        {children}
-      </ScrollView>
-      <ScrollView
-        tabIndex={0}
-        style={[
-          wide ? styles.side : styles.dock,
-          !wide && low && styles.low,
-          { borderColor: palette.line, backgroundColor: palette.canvas },
-        ]}
-        contentContainerStyle={styles.docked}
-      >
-        {dock}
-      </ScrollView>
+    <View style={styles.fill} role="main" testID={testID}>
+      <View style={[styles.fill, wide && styles.columns]}>
+        <ScrollView tabIndex={0} style={styles.fill} contentContainerStyle={styles.content}>
+          {children}
+        </ScrollView>
+        {wide && docked}
+      </View>
+      {told}
+      {!wide && docked}
     </View>
   );
 }

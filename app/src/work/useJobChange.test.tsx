@@ -30,7 +30,7 @@ function open() {
     turn = setJob;
     change = useJobChange(job);
     waiting = useChangesWaiting(job.id);
-    problem = useRefusedChange(job.id);
+    problem = useRefusedChange(job.id)?.problem;
     return null;
   }
   const { store } = renderInApp(<Host />);
@@ -54,6 +54,19 @@ it('stays the same while the job changes, and changes the job as it is then', ()
     .getState()
     .outbox.map((item) => (item.kind === 'job' ? item.command.body : undefined));
   expect(bodies).toEqual([{ waitsFor: 'a part', reopened: 'it rattles', day: '2026-11-30' }]);
+});
+
+it('plans from the job as it is by then, not as it was drawn', () => {
+  const { store, now, turn } = open();
+  const drawn = now();
+  const [one, other] = ['a', 'b'].map((feedId) => ({ feedId, sourceId: `dash/${feedId}` }));
+  const device = { name: 'Set', feeds: [{ id: 'a' }, { id: 'b' }] };
+  act(() => turn({ ...JOB, plan: [one], device } as unknown as JobView));
+  act(() => drawn.setPlan(({ plan }) => [...plan, other] as typeof plan));
+  const bodies = store
+    .getState()
+    .outbox.map((item) => (item.kind === 'job' ? item.command.body : undefined));
+  expect(bodies).toEqual([expect.objectContaining({ plan: other })]);
 });
 
 it('adds a wish for the route to those made meanwhile, not to those that were drawn', () => {

@@ -10,6 +10,7 @@ import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useRef } from 'react';
 import { changeJob, layOpen } from '../store/outbox';
 import type { JobChangeBody } from '../store/commands';
+import type { OutboxItem } from '../store/outboxSlice';
 import { useAppDispatch, useAppSelector } from '../store/store';
 import { planChanges } from './planChanges';
 import { furthest } from './phases';
@@ -53,13 +54,12 @@ export function useChangesWaiting(jobId: string): boolean {
   );
 }
 
-/** Why a change to the job was refused; undefined where none was, and gone with the next one. */
-export function useRefusedChange(jobId: string): string | undefined {
-  return useAppSelector(
-    (state) =>
-      state.outbox.findLast(
-        (item) => item.kind === 'job' && item.jobId === jobId && item.status === 'refused',
-      )?.problem,
+/** The last change to the job that was refused; undefined where none was, and gone with the next one. */
+export function useRefusedChange(jobId: string): OutboxItem | undefined {
+  return useAppSelector((state) =>
+    state.outbox.findLast(
+      (item) => item.kind === 'job' && item.jobId === jobId && item.status === 'refused',
+    ),
   );
 }
 

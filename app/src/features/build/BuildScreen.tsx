@@ -61,6 +61,7 @@ export const BuildScreen = memo(function BuildScreen(props: BuildScreenProps) {
   return (
     <WithDock
       testID="build"
+      told={<JobProblem jobId={context.job.id} />}
       low
       dock={
         <View style={styles.text}>
@@ -87,7 +88,6 @@ export const BuildScreen = memo(function BuildScreen(props: BuildScreenProps) {
       }
     >
       <View style={styles.stack}>
-        <JobProblem jobId={context.job.id} />
         <NotWorkedOut what="The order of work" problem={problem} onRetry={retry} />
         <Words kind="small" soft>
           The vehicle maker’s service information comes first. Where it differs, follow it.

@@ -67,6 +67,7 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
     <Screen
       testID="choose"
       roomy
+      told={<JobProblem jobId={context.job.id} />}
       bottom={
         <ActionButton
           kind="next"
@@ -83,7 +84,6 @@ export function ChooseScreen({ context }: { readonly context: JobContext }) {
         />
       }
     >
-      <JobProblem jobId={context.job.id} />
       <NotWorkedOut what="What each slot is" problem={finding.problem} onRetry={finding.retry} />
       <SetComparison
         sets={sets}

@@ -91,7 +91,6 @@ export function HarnessScreen({ context }: { readonly context: JobContext }) {
       ) : (
         <LayOpen known={knownAt(context, placeId)} open={harness.length} onWires={lay} />
       )}
-      <JobProblem jobId={context.job.id} />
       {!wide && history}
     </>
   );
@@ -109,7 +108,7 @@ export function HarnessScreen({ context }: { readonly context: JobContext }) {
     </>
   );
   return (
-    <WithDock testID="harness" dock={dock}>
+    <WithDock testID="harness" dock={dock} told={<JobProblem jobId={context.job.id} />}>
       {list}
     </WithDock>
   );

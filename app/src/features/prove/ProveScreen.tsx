@@ -43,10 +43,10 @@ export function ProveScreen({ context }: { readonly context: JobContext }) {
   return (
     <WithDock
       testID="prove"
+      told={<JobProblem jobId={context.job.id} />}
       dock={<ProveDock context={context} change={change} proving={proving} handing={handing} />}
     >
       <View style={styles.stack}>
-        <JobProblem jobId={context.job.id} />
         <NotWorkedOut what="What each slot is" problem={finding.problem} onRetry={finding.retry} />
         {proving.feeds.map((one) => (
           <FeedProofsCard

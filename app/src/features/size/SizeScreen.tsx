@@ -98,6 +98,7 @@ export function SizeScreen({ context }: { readonly context: JobContext }) {
     <Screen
       testID="size"
       roomy
+      told={<JobProblem jobId={context.job.id} />}
       bottom={
         <ActionButton
           kind="next"
@@ -122,7 +123,6 @@ export function SizeScreen({ context }: { readonly context: JobContext }) {
         />
       }
     >
-      <JobProblem jobId={context.job.id} />
       <NotWorkedOut what="The route" problem={problem} onRetry={retry} />
       <UnitChoice />
       <SideBySide>
