@@ -5,6 +5,7 @@ import {
   AS_IT_STANDS,
   COMES_IN_SIGHT,
   COMES_TO_SAY,
+  FIELD_HOLDS,
   GO_ON,
   STILL,
   TAKE_FIELD,
@@ -187,7 +188,7 @@ export class Visitor {
       await this.touch(id);
       if ((await this.driver.executeScript(TAKE_FIELD, id)) === null) return undefined;
       await this.command('Input.insertText', { text });
-      return (await this.driver.executeScript(TAKE_FIELD, id)) === text ? true : undefined;
+      return (await this.driver.executeScript(FIELD_HOLDS, id)) === text ? true : undefined;
     });
   }
 

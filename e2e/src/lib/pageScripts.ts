@@ -116,6 +116,10 @@ export const TAKE_FIELD = `
   field.select();
   return field.value;`;
 
+/** Answers what the field of a test id holds; null where it is not there. */
+export const FIELD_HOLDS = `
+  return document.querySelector('[data-testid="' + arguments[0] + '"]')?.value ?? null;`;
+
 /** Answers when nothing on the page has changed for some frames; a clock that runs on is waited for only so long. */
 export const STILL = `
   const done = arguments[arguments.length - 1];
