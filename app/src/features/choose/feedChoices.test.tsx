@@ -5,27 +5,19 @@ import type { Verdict } from '@lucky-thread/core/identify';
 import type { Source } from '@lucky-thread/core/vehicle';
 import type { JobContext } from '@lucky-thread/work';
 import { withFeedPlan } from '@lucky-thread/work';
-import type * as ReactModule from 'react';
 import { useCallback, useEffect, useMemo, useState } from 'react';
+import type * as DrawnModule from '../../testing/drawnWords';
+import { drawn } from '../../testing/drawnWords';
 import { renderInApp } from '../../testing/render';
-import type * as WordsModule from '../../ui/Words';
 import { useSteadyList } from '../../workers/useSteady';
 import { FeedCard } from './FeedCard';
 import { feedChoices } from './feedChoices';
 
-const mockDrawn: string[] = [];
-jest.mock('../../ui/Words', () => {
-  const { Words } = jest.requireActual<typeof WordsModule>('../../ui/Words');
-  const { createElement } = jest.requireActual<typeof ReactModule>('react');
-  return {
-    // Told of by whoever draws the card, whether its title changes or not.
-    Words: (props: WordsModule.WordsProps) => {
-      if (props.kind === 'title' && typeof props.children === 'string')
-        mockDrawn.push(props.children);
-      return createElement(Words, props);
-    },
-  };
-});
+jest.mock('../../ui/Words', () =>
+  jest
+    .requireActual<typeof DrawnModule>('../../testing/drawnWords')
+    .watchingWords((words, kind) => (kind === 'title' ? words : undefined)),
+);
 
 const feed = (id: string, more: Partial<FeedInput> = {}): FeedInput => ({
   ...{ id, name: id, role: 'switched', currentA: 1, ...more },
@@ -129,13 +121,13 @@ const MODEL = contextOf([]).model;
 
 it('draws anew the card of the feed that is chosen for, and those that may no longer have the source', async () => {
   renderInApp(<Cards />);
-  expect([...new Set(mockDrawn)]).toEqual(['supply', 'clock', 'lamps', 'second']);
-  mockDrawn.length = 0;
+  expect([...new Set(drawn)]).toEqual(['supply', 'clock', 'lamps', 'second']);
+  drawn.length = 0;
   await act(async () => hands.choose?.({ feedId: 'supply', sourceId: 'harness/W1' }));
   // The second switched lead may lie in the same joint: nothing of its card changes.
-  expect([...new Set(mockDrawn)]).toEqual(['supply', 'clock', 'lamps']);
+  expect([...new Set(drawn)]).toEqual(['supply', 'clock', 'lamps']);
   expect(screen.queryByTestId('candidate-clock-harness/W1')).toBeNull();
-  mockDrawn.length = 0;
+  drawn.length = 0;
   await act(async () => hands.choose?.({ feedId: 'supply', sourceId: 'harness/W1', oneWayM: 2 }));
-  expect([...new Set(mockDrawn)]).toEqual(['supply']);
+  expect([...new Set(drawn)]).toEqual(['supply']);
 });

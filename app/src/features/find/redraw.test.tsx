@@ -2,26 +2,18 @@ import { act } from '@testing-library/react-native';
 import type { Verdict } from '@lucky-thread/core/identify';
 import { judge } from '@lucky-thread/core/identify';
 import type { Panel, Slot } from '@lucky-thread/core/vehicle';
-import type * as ReactModule from 'react';
 import { useEffect, useState } from 'react';
+import type * as DrawnModule from '../../testing/drawnWords';
+import { drawn } from '../../testing/drawnWords';
 import { renderInApp } from '../../testing/render';
-import type * as WordsModule from '../../ui/Words';
 import { useSteadyList } from '../../workers/useSteady';
 import { FusePanel } from '../../panel/FusePanel';
 
-const mockDrawn: string[] = [];
-jest.mock('../../ui/Words', () => {
-  const { Words } = jest.requireActual<typeof WordsModule>('../../ui/Words');
-  const { createElement } = jest.requireActual<typeof ReactModule>('react');
-  return {
-    // Told of by whoever draws the cell, whether the words in it change or not.
-    Words: (props: WordsModule.WordsProps) => {
-      if (typeof props.children === 'string' && /^F\d+$/.test(props.children))
-        mockDrawn.push(props.children);
-      return createElement(Words, props);
-    },
-  };
-});
+jest.mock('../../ui/Words', () =>
+  jest
+    .requireActual<typeof DrawnModule>('../../testing/drawnWords')
+    .watchingWords((words) => (/^F\d+$/.test(words) ? words : undefined)),
+);
 
 const SLOTS = Array.from({ length: 12 }, (_, column) => ({
   id: `dash/F${column}`,
@@ -95,14 +87,14 @@ function Map() {
 
 it('a touch draws the cell it leaves and the one it comes to, an answer those it changes', async () => {
   renderInApp(<Map />);
-  expect(mockDrawn.length).toBeGreaterThanOrEqual(12);
+  expect(drawn.length).toBeGreaterThanOrEqual(12);
   await act(async () => hands.select?.('dash/F1'));
-  mockDrawn.length = 0;
+  drawn.length = 0;
   await act(async () => hands.select?.('dash/F2'));
-  expect([...new Set(mockDrawn)].sort()).toEqual(['F1', 'F2']);
-  mockDrawn.length = 0;
+  expect([...new Set(drawn)].sort()).toEqual(['F1', 'F2']);
+  drawn.length = 0;
   const [first, ...others] = verdicts();
   if (first === undefined) throw new Error('there is a verdict');
   await act(async () => hands.answer?.([{ ...first, status: 'open' }, ...others]));
-  expect([...new Set(mockDrawn)]).toEqual(['F0']);
+  expect([...new Set(drawn)]).toEqual(['F0']);
 });

@@ -2,25 +2,19 @@ import { act, fireEvent, screen } from '@testing-library/react-native';
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import type { JobContext } from '@lucky-thread/work';
 import type * as WorkModule from '@lucky-thread/work';
-import type * as ReactModule from 'react';
 import { useEffect, useState } from 'react';
+import type * as DrawnModule from '../../testing/drawnWords';
+import { drawn } from '../../testing/drawnWords';
 import { renderInApp } from '../../testing/render';
-import type * as WordsModule from '../../ui/Words';
 import { LogScreen } from './LogScreen';
 
-const mockDrawn: string[] = [];
-jest.mock('../../ui/Words', () => {
-  const { Words } = jest.requireActual<typeof WordsModule>('../../ui/Words');
-  const { createElement } = jest.requireActual<typeof ReactModule>('react');
-  return {
-    // Told of by whoever draws the card, whether its title changes or not.
-    Words: (props: WordsModule.WordsProps) => {
-      if (props.kind === 'heading' && /^W\d/.test(String(props.children)))
-        mockDrawn.push(String(props.children).slice(0, 2));
-      return createElement(Words, props);
-    },
-  };
-});
+jest.mock('../../ui/Words', () =>
+  jest
+    .requireActual<typeof DrawnModule>('../../testing/drawnWords')
+    .watchingWords((words, kind) =>
+      kind === 'heading' && /^W\d/.test(words) ? words.slice(0, 2) : undefined,
+    ),
+);
 jest.mock('expo-router', () => ({ useRouter: () => ({ navigate: () => undefined }) }));
 const mockWritten: unknown[] = [];
 jest.mock('../../store/useShopCommand', () => ({
@@ -74,9 +68,9 @@ function Host() {
 
 it('writes a tap with its note, and leaves the cards of the others as they are', async () => {
   renderInApp(<Host />);
-  expect(mockDrawn).toEqual(['W0', 'W1', 'W2']);
+  expect(drawn).toEqual(['W0', 'W1', 'W2']);
   fireEvent.changeText(screen.getByTestId('note-clock'), 'Behind the flap');
-  mockDrawn.length = 0;
+  drawn.length = 0;
   await act(async () => fireEvent.press(screen.getByTestId('write-clock')));
   expect(mockWritten).toEqual([
     expect.objectContaining({
@@ -86,8 +80,8 @@ it('writes a tap with its note, and leaves the cards of the others as they are',
   ]);
   await act(async () => hands.logged?.(['clock']));
   expect(screen.queryByTestId('log-clock')).toBeNull();
-  expect(mockDrawn).toEqual([]);
+  expect(drawn).toEqual([]);
   // The first of those that are left is the one to go on with.
   await act(async () => hands.logged?.(['clock', 'supply']));
-  expect(mockDrawn).toEqual(['W2']);
+  expect(drawn).toEqual(['W2']);
 });

@@ -2,25 +2,17 @@ import { act, fireEvent, screen } from '@testing-library/react-native';
 import type { CheckStanding } from '@lucky-thread/core/prove';
 import { stateAt } from '@lucky-thread/core/vehicle';
 import type { FeedProofs } from '@lucky-thread/work';
-import type * as ReactModule from 'react';
 import { useEffect, useState } from 'react';
+import type * as DrawnModule from '../../testing/drawnWords';
+import { drawn } from '../../testing/drawnWords';
 import { renderInApp } from '../../testing/render';
-import type * as WordsModule from '../../ui/Words';
 import { FeedProofsCard } from './FeedProofsCard';
 
-const mockDrawn: string[] = [];
-jest.mock('../../ui/Words', () => {
-  const { Words } = jest.requireActual<typeof WordsModule>('../../ui/Words');
-  const { createElement } = jest.requireActual<typeof ReactModule>('react');
-  return {
-    // Told of by whoever draws the row, whether its words change or not.
-    Words: (props: WordsModule.WordsProps) => {
-      if (typeof props.children === 'string' && /^(Far end|Original|Locks)/.test(props.children))
-        mockDrawn.push(props.children);
-      return createElement(Words, props);
-    },
-  };
-});
+jest.mock('../../ui/Words', () =>
+  jest
+    .requireActual<typeof DrawnModule>('../../testing/drawnWords')
+    .watchingWords((words) => (/^(Far end|Original|Locks)/.test(words) ? words : undefined)),
+);
 
 const OPEN: CheckStanding = { is: 'open' };
 const PASSED: CheckStanding = { is: 'passed', readingId: 'r', shows: '12.1 V' };
@@ -66,14 +58,14 @@ function Host() {
   return <FeedProofsCard of={of} current={current} onCheck={none} onSeen={none} />;
 }
 async function drawnFor(of: FeedProofs, inHand: number): Promise<readonly string[]> {
-  mockDrawn.length = 0;
+  drawn.length = 0;
   await act(async () => hands.show?.(of, inHand));
-  return [...mockDrawn];
+  return [...drawn];
 }
 
 it('draws the row that a reading changes, and those that the check in hand leaves and comes to', async () => {
   renderInApp(<Host />);
-  expect(mockDrawn).toEqual([...ROWS, 'Locks']);
+  expect(drawn).toEqual([...ROWS, 'Locks']);
   expect(await drawnFor(feedOf([OPEN, PASSED, OPEN]), 0)).toEqual([ROWS[1]]);
   expect(screen.getByTestId('shows-supply-off')).toHaveTextContent('12.1 V');
   expect(await drawnFor(feedOf([OPEN, PASSED, OPEN]), 2)).toEqual([ROWS[0], ROWS[2]]);

@@ -2,24 +2,16 @@ import { act, fireEvent, screen } from '@testing-library/react-native';
 import type { FeedPlanInput } from '@lucky-thread/contract';
 import { DEFAULT_SETTINGS } from '@lucky-thread/contract';
 import type { JobContext } from '@lucky-thread/work';
-import type * as ReactModule from 'react';
+import type * as DrawnModule from '../../testing/drawnWords';
+import { drawn } from '../../testing/drawnWords';
 import { renderInApp } from '../../testing/render';
-import type * as WordsModule from '../../ui/Words';
 import { SizeScreen } from './SizeScreen';
 
-const mockDrawn: string[] = [];
-jest.mock('../../ui/Words', () => {
-  const { Words } = jest.requireActual<typeof WordsModule>('../../ui/Words');
-  const { createElement } = jest.requireActual<typeof ReactModule>('react');
-  return {
-    // Told of by whoever draws the card, whether its title changes or not.
-    Words: (props: WordsModule.WordsProps) => {
-      if (props.kind === 'title' && typeof props.children === 'string')
-        mockDrawn.push(props.children);
-      return createElement(Words, props);
-    },
-  };
-});
+jest.mock('../../ui/Words', () =>
+  jest
+    .requireActual<typeof DrawnModule>('../../testing/drawnWords')
+    .watchingWords((words, kind) => (kind === 'title' ? words : undefined)),
+);
 const mockWent: [string, readonly FeedPlanInput[]][] = [];
 jest.mock('../../work/useJobChange', () => ({
   useRefusedChange: () => undefined,
@@ -62,11 +54,11 @@ const CONTEXT = {
 
 it('draws the sheet that is typed into, keeps what the others say, and goes on with all of them', async () => {
   renderInApp(<SizeScreen context={CONTEXT} />);
-  expect([...new Set(mockDrawn)]).toEqual(NAMES);
+  expect([...new Set(drawn)]).toEqual(NAMES);
   for (const [at, id] of ['supply', 'clock', 'lamps'].entries()) {
-    mockDrawn.length = 0;
+    drawn.length = 0;
     await act(async () => fireEvent.changeText(screen.getByTestId(`length-${id}`), `1.${at}`));
-    expect([...new Set(mockDrawn)]).toEqual([NAMES[at]]);
+    expect([...new Set(drawn)]).toEqual([NAMES[at]]);
   }
   fireEvent.press(screen.getByTestId('go-build'));
   expect(mockWent.map(([to, plans]) => [to, plans.map(({ oneWayM }) => oneWayM)])).toEqual([
