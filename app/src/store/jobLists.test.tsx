@@ -1,4 +1,4 @@
-import { act, renderHook } from '@testing-library/react-native';
+import { act, renderHook, waitFor } from '@testing-library/react-native';
 import type { JobPage } from '@lucky-thread/contract';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
@@ -52,15 +52,16 @@ it.each([
   if (first) await answer(0, ['as it was']);
   await stored();
   if (!first) await answer(0, ['as it was']);
-  expect(waiting).toHaveLength(2);
+  await waitFor(() => expect(waiting).toHaveLength(2));
   await answer(1, ['as it is']);
-  expect(ids()).toEqual(['as it is']);
+  await waitFor(() => expect(ids()).toEqual(['as it is']));
   unmount();
 });
 
 it('asks once for a list while nothing is stored', async () => {
   const { store, ids, answer, unmount } = await shown();
   await answer(0, ['as it is']);
+  await waitFor(() => expect(ids()).toEqual(['as it is']));
   await act(async () => {
     store.dispatch(itemKept({ ...CHANGE, key: 'd' }));
     await settled();
