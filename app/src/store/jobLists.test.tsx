@@ -3,6 +3,7 @@ import type { JobPage } from '@lucky-thread/contract';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { patientServer, settled } from '../testing/fakeServer';
+import { forgotten } from '../testing/render';
 import { itemGone, itemKept } from './outboxSlice';
 import type { OutboxItem } from './outboxSlice';
 import { useJobs } from './shown';
@@ -21,7 +22,7 @@ beforeEach(() => {
 const CHANGE = { key: 'c', kind: 'job', jobId: 'j', status: 'sending' } as unknown as OutboxItem;
 
 async function shown() {
-  const store = makeStore();
+  const store = forgotten(makeStore());
   store.dispatch(itemKept(CHANGE));
   const wrapper = (props: { readonly children: ReactNode }) => (
     <Provider store={store}>{props.children}</Provider>
