@@ -16,6 +16,8 @@ export async function jest(name, projects, { env = process.env, patterns = [], w
     '--json',
     `--outputFile=${file}`,
     '--passWithNoTests',
+    // Few files run in Jest’s own process, where a timer of the app that tries again for ever would hold it up.
+    '--forceExit',
     `--reporters=${path.join(ROOT, 'scripts/lib/jestProgress.cjs')}`,
     '--',
     ...patterns,
